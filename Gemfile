@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+
+gem "zeitwerk", "~> 2.6"
+
+gem "puma", "~> 8.0"
+gem "rack", "~> 3.2"
+gem "rackup", "~> 2.2"
+gem "sinatra", "~> 4.2"
+
+gem "activerecord", "~> 7.2"
+gem "pg", "~> 1.5"
+
+gem "csv", "~> 3.3"
+gem "ruby-vips", "~> 2.3"
+gem "ttfunk", "~> 1.8"
+
+group :test do
+  gem "axe-core-capybara", "~> 4.10"
+  gem "capybara", "~> 3.40"
+  gem "minitest", "~> 5.25"
+  gem "nokogiri", "~> 1.18"
+  gem "rack-test", "~> 2.2"
+  gem "selenium-webdriver", "~> 4.32"
+end
+
+group :development do
+  gem "brakeman", "~> 7.1", require: false
+  gem "rubocop", "~> 1.80", require: false
+  gem "tailwindcss-ruby", "~> 4.1", require: false
+end

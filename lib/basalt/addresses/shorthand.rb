@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Addresses
+    # The part of an address that a subnet's prefix leaves open: +.20+ in a /24, +.4.20+ in a
+    # /16, +::20+ in version 6. An octet that the prefix ends in counts as open.
+    module Shorthand
+      module_function
+
+      # @return [String] the short form; the whole address where it is not in the subnet
+      def write(prefix, address)
+        return address.to_s unless prefix.cover?(address)
+        return Addresses.write(6, address.number - prefix.first) if prefix.version == 6
+
+        ".#{address.to_s.split('.').last(open_octets(prefix)).join('.')}"
+      end
+
+      # @param text [String] a short form or a whole address
+      # @return [Address]
+      # @raise [BadAddress] when the short form does not fit the prefix
+      def read(prefix, text)
+        return octets(prefix, text) if text.start_with?(".")
+        return low_bits(prefix, text) if text.start_with?("::") && prefix.version == 6
+
+        Addresses.address(text)
+      end
+
+      def open_octets(prefix) = [4 - (prefix.length / 8), 1].max
+
+      def octets(prefix, text)
+        raise BadAddress, "#{prefix} is of version 6: a short address there begins with ::" if prefix.version == 6
+
+        given = text.delete_prefix(".").split(".", -1)
+        wanted = open_octets(prefix)
+        unless given.length == wanted
+          raise BadAddress, "#{text} does not fit #{prefix}, which leaves #{wanted} #{wanted == 1 ? 'octet' : 'octets'} open: " \
+                            "say #{(['.20'] * wanted).join} or the whole address"
+        end
+
+        fixed = Addresses.write(4, prefix.first).split(".").first(4 - wanted)
+        Addresses.address((fixed + given).join("."))
+      end
+
+      def low_bits(prefix, text)
+        number = Addresses.address(text).number
+        number < (1 << prefix.open_bits) ? Address.new(version: 6, number: prefix.first + number) : Addresses.address(text)
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Makes an element. With +ends+ (pairs of role and target id, or End) it is a relation.
+    Add = Value.of(:kind, :name, :facts, :ends, :owner_id, :rank, :container_id, :id, :said_by, :external_id) do
+      def apply(draft)
+        description = Model::Catalogue.kind(kind)
+        element = Model::Element.new(
+          id: id || draft.new_id, kind:, name: name && Model::Names.clean(name), owner_id:, rank: rank || next_rank(draft),
+          container_id:, facts: checked(description), ends: joined(draft, description), said_by:, external_id:
+        )
+        Identity.check(draft, element)
+        draft.put(:elements, element)
+      end
+
+      private
+
+      def checked(description)
+        (facts || {}).to_h { |fact, value| [fact, description.field(fact).read(value)] }.compact
+      end
+
+      def next_rank(draft)
+        owner_id && (draft.parts_of(owner_id).map { |part| part.rank || 0 }.max || 0) + 1
+      end
+
+      def joined(draft, description)
+        (ends || []).map do |role, target_id, end_facts|
+          target = draft.element(target_id) or raise Conflict, "one end of the #{kind} is no longer there"
+          allowed = description.ends.fetch(role)
+          raise Mistake, "a #{kind} cannot end at #{target.name}, a #{target.noun}" unless allowed.include?(target.kind)
+
+          Model::End.new(role:, target_id:, facts: (end_facts || {}).compact.freeze)
+        end
+      end
+    end
+  end
+end

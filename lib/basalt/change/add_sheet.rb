@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Opens a sheet of a notation.
+    AddSheet = Value.of(:name, :notation, :number, :drawn_by, :dated, :id) do
+      def apply(draft)
+        clean = Model::Names.clean(name)
+        raise Mistake, "there is a sheet called “#{clean}” already" if draft.sheets.ids_by(:name, clean).any?
+
+        writing = Model::Catalogue.notation(notation)
+        draft.put(:sheets, Model::Sheet.new(id: id || draft.new_id, name: clean, notation:, band: writing.band,
+                                            number: number || SheetNumber.next(draft, writing.band), drawn_by:, dated:))
+      end
+    end
+  end
+end

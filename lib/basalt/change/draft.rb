@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Changes tried over a working set, which stays as it is. The verbs write through
+    # +put+ and +delete+; +effect+ says what came of them.
+    class Draft
+      include Model::Queries
+
+      TABLES = %i[elements sheets placements].freeze
+
+      # @param base [Model::WorkingSet, Draft]
+      # @param ids [#call] makes a new id
+      def initialize(base, ids: SecureRandom.method(:uuid))
+        @base = base
+        @ids = ids
+        @overlays = TABLES.to_h { |name| [name, Model::Overlay.new(base.public_send(name))] }
+        @project = nil
+      end
+
+      attr_reader :base, :ids
+
+      def elements = @overlays[:elements]
+      def sheets = @overlays[:sheets]
+      def placements = @overlays[:placements]
+      def table(name) = @overlays.fetch(name)
+      def project = @project || base.project
+      def new_id = @ids.call
+
+      def name_project(name)
+        @project = Model::Names.clean(name)
+      end
+
+      # @param changes [Array<#apply>]
+      # @return [Draft] itself
+      # @raise [Mistake] when one cannot be made; nothing of the draft should be used then
+      def apply(*changes)
+        changes.flatten.each { |change| change.apply(self) }
+        self
+      end
+
+      # @return [Object] the row as put, with its ordinal
+      def put(table, row)
+        row = row.with(ordinal: @overlays[table].ceiling + 1) unless row.ordinal
+        @overlays[table].put(row)
+        row
+      end
+
+      def delete(table, id) = @overlays[table].delete(id)
+      def touched?(table) = @overlays[table].touched.any?
+
+      # @return [Effect]
+      # @raise [Conflict] when something would be left pointing at nothing
+      def effect
+        deltas = TABLES.flat_map do |name|
+          @overlays[name].differences.map { |id, before, after| Delta.new(table: name, id:, before:, after:) }
+        end
+        refuse_dangling(deltas)
+        Effect.new(deltas:, project: @project)
+      end
+
+      private
+
+      def refuse_dangling(deltas)
+        deltas.each do |delta|
+          next unless delta.after.nil? && delta.table == :elements
+
+          left = relations_of(delta.id).first || parts_of(delta.id).first || contents_of(delta.id).first
+          raise Conflict, "#{delta.before.name || delta.before.kind} is still used by #{left.name || left.kind}" if left
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Two things may share a name as long as a statement can still tell them apart.
+    module Identity
+      module_function
+
+      # @raise [Mistake] when another element could not be told from this one
+      def check(draft, element)
+        return if element.name.nil?
+
+        mark = of(element)
+        twin = draft.named(element.name).find { |other| other.id != element.id && other.kind == element.kind && of(other) == mark }
+        raise Mistake, "there is a #{element.noun} called “#{element.name}” already" if twin
+      end
+
+      def of(element)
+        [element.owner_id] + element.description.distinct_by.map do |key|
+          key == "container" ? element.container_id : element.facts[key]
+        end
+      end
+    end
+  end
+end

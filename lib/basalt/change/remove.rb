@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Strikes an element from the model, with what cannot be without it: its parts, the
+    # relations that end at it, its placements. What it contained stays, uncontained.
+    Remove = Value.of(:id) do
+      def apply(draft)
+        element = draft.element(id) or raise Conflict, "it is no longer there"
+        strike(draft, element)
+      end
+
+      private
+
+      def strike(draft, element)
+        draft.relations_of(element.id).each { |relation| strike(draft, relation) }
+        draft.parts_of(element.id).each { |part| strike(draft, part) }
+        draft.contents_of(element.id).each { |inner| draft.put(:elements, inner.with(container_id: nil)) }
+        draft.placements.by(:element, element.id).each { |placement| draft.delete(:placements, placement.id) }
+        draft.delete(:elements, element.id)
+      end
+    end
+  end
+end

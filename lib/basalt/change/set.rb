@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Gives an element another value in one place: +name+, +container+, +assumed+ or a
+    # fact of its kind. nil clears a fact. +was+, when given, must be the value it has now.
+    Set = Value.of(:id, :fact, :value, :was) do
+      def apply(draft)
+        element = draft.element(id) or raise Conflict, "what was to be altered is no longer there"
+        altered = alter(draft, element)
+        return if altered == element
+
+        Identity.check(draft, altered)
+        draft.put(:elements, altered)
+      end
+
+      private
+
+      def alter(draft, element)
+        case fact
+        when "name" then element.with(name: Model::Names.clean(value))
+        when "assumed" then element.with(assumed: value ? true : false)
+        when "container" then element.with(container_id: contained(draft, element))
+        else element.with(facts: altered_facts(element))
+        end
+      end
+
+      def altered_facts(element)
+        read = element.description.field(fact).read(value)
+        read.nil? ? element.facts.reject { |key, _| key == fact } : element.facts.merge(fact => read)
+      end
+
+      def contained(draft, element)
+        return nil if value.nil?
+
+        container = draft.element(value) or raise Conflict, "the place is no longer there"
+        unless element.description.containers.include?(container.kind)
+          raise Mistake, "#{element.name} cannot be in #{container.name}, a #{container.noun}"
+        end
+
+        refuse_loop(draft, element, container)
+        value
+      end
+
+      def refuse_loop(draft, element, container)
+        step = container
+        while step
+          raise Mistake, "#{container.name} is itself in #{element.name}" if step.id == element.id
+
+          step = step.container_id && draft.element(step.container_id)
+        end
+      end
+    end
+  end
+end

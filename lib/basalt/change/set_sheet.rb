@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Gives a sheet another name, band or value of its title block.
+    SetSheet = Value.of(:id, :fact, :value) do
+      def apply(draft)
+        sheet = draft.sheets[id] or raise Conflict, "the sheet is no longer there"
+        clean = value.to_s.strip.empty? ? nil : Model::Names.clean(value)
+        raise Mistake, "a sheet needs a name" if fact == :name && clean.nil?
+        if fact == :name && draft.sheets.ids_by(:name, clean).any? { |other| other != id }
+          raise Mistake, "there is a sheet called “#{clean}” already"
+        end
+
+        altered = sheet.with(fact => clean)
+        draft.put(:sheets, altered) unless altered == sheet
+      end
+    end
+  end
+end

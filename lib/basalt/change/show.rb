@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Shows an element on a sheet. Without +x+ and +y+ it waits to be arranged.
+    Show = Value.of(:sheet_id, :element_id, :x, :y, :id) do
+      def apply(draft)
+        return if draft.shown?(sheet_id, element_id)
+
+        draft.put(:placements, Model::Placement.new(id: id || draft.new_id, sheet_id:, element_id:, x:, y:))
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Checks
+    # A set under examination, with what several checks need worked out once.
+    class Survey
+      def initialize(set)
+        @set = set
+        @worked_out = {}
+      end
+
+      attr_reader :set
+
+      # @param calculation [Class] made from the set
+      def [](calculation)
+        @worked_out[calculation] ||= calculation.new(set)
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # All kinds and notations that the families brought.
+    module Catalogue
+      class << self
+        def kinds
+          @kinds ||= Families.gather(:kinds).to_h { |kind| [kind.name, kind] }.freeze
+        end
+
+        def kind(name)
+          kinds.fetch(name)
+        end
+
+        # @return [Hash{String => Array(Kind, Hash)}] declaring word to its kind and the facts it sets
+        def nouns
+          @nouns ||= kinds.values.flat_map { |kind| kind.nouns.map { |noun, facts| [noun, [kind, facts]] } }.to_h.freeze
+        end
+
+        def notations
+          @notations ||= Families.gather(:notations).to_h { |notation| [notation.name, notation] }.freeze
+        end
+
+        # @raise [Mistake] naming the notations there are
+        def notation(name)
+          notations[name] or raise Mistake, "no notation is called “#{Names.short(name)}”; there are #{notations.keys.join(', ')}"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # One fact that a kind can carry: its name, type and the values allowed.
+    # +type+ is one of +:text+, +:word+, +:integer+, +:flag+, +:choice+, +:address+, +:prefix+.
+    Field = Value.of(:name, :type, :label, :choices, :range) do
+      # Takes a value from a person or a file.
+      #
+      # @param value [Object, nil] nil clears the fact
+      # @return [String, Integer, true, nil] the value as the model keeps it
+      # @raise [BadFact] saying what is wrong with it
+      def read(value)
+        text = value.to_s.strip
+        return nil if text.empty? || value == false
+
+        FieldTypes.fetch(type).call(self, text)
+      end
+
+      def title = label || name
+    end
+  end
+end

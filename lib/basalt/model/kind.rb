@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # A kind of element. +nouns+ are the words that declare one, each with the facts it
+    # sets; +ends+, for relations, are the roles with the kinds each may point at.
+    # +distinct_by+ lists what, beside the name, tells two of one name apart.
+    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role) do
+      def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, **rest)
+        common = [Field.new(name: "note", type: :text)]
+        super(fields: (fields + common).to_h { |field| [field.name, field] }.freeze, ends:, nouns:, containers:,
+              distinct_by:, default_names:, **rest)
+      end
+
+      def relation? = ends.any?
+
+      # @return [String, nil] the name of what is declared with this noun and no name
+      def default_name(noun) = default_names[noun]
+
+      # @raise [BadFact] when the kind carries no such fact
+      def field(fact)
+        fields[fact] or raise BadFact, "a #{name} carries no #{fact}"
+      end
+
+      # @return [String] the word a person would use for this element
+      def noun(element)
+        role ? element.facts.fetch(role, name) : name
+      end
+    end
+  end
+end

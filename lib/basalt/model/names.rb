@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # What a name may be.
+    module Names
+      LIMIT = 200
+
+      module_function
+
+      # @param text [String]
+      # @return [String] the text, trimmed, in Unicode normal form C
+      # @raise [BadFact] when it is empty, too long or holds control characters
+      def clean(text, limit: LIMIT)
+        text = text.to_s.encode("UTF-8", invalid: :replace, undef: :replace).unicode_normalize(:nfc).strip
+        raise BadFact, "a name cannot be empty" if text.empty?
+        raise BadFact, "“#{short(text)}” has #{text.length} characters; at most #{limit} are kept" if text.length > limit
+        raise BadFact, "“#{short(text)}” holds a character that cannot be printed" if text.match?(/[\p{Cc}\p{Cs}\u2028\u2029\uFFFE\uFFFF]/)
+
+        text
+      end
+
+      # @return [String] at most +length+ characters of the text, for messages
+      def short(text, length = 60)
+        text = text.to_s.gsub(/\p{Cntrl}/, "?")
+        text.length > length ? "#{text[0, length]}…" : text
+      end
+
+      # @return [String, nil] of +known+ the name closest to +text+, when one is close
+      def nearest(text, known)
+        wanted = text.downcase[0, 60]
+        best = known.first(5000).min_by { |name| distance(wanted, name.downcase[0, 60]) }
+        best if best && distance(wanted, best.downcase[0, 60]) <= [wanted.length / 2, 1].max
+      end
+
+      # Levenshtein's edit distance, by rows.
+      def distance(one, other)
+        row = (0..other.length).to_a
+        one.each_char.with_index(1) do |a, i|
+          corner = row[0]
+          row[0] = i
+          other.each_char.with_index(1) do |b, j|
+            above = row[j]
+            row[j] = [above + 1, row[j - 1] + 1, corner + (a == b ? 0 : 1)].min
+            corner = above
+          end
+        end
+        row.last
+      end
+
+      # The name with its trailing number carried on, skipping those taken:
+      # +plc-07+ gives +plc-08+, +pump+ gives +pump-2+.
+      #
+      # @yieldparam name [String] a proposal
+      # @yieldreturn [Boolean] whether it is taken
+      def following(name)
+        stem, digits = name.match(/\A(.*?)(\d+)\z/)&.captures
+        stem, digits = "#{name}-", "1" unless digits
+        number = digits.to_i
+        loop do
+          number += 1
+          proposal = stem + number.to_s.rjust(digits.length, "0")
+          return proposal unless yield proposal
+        end
+      end
+    end
+  end
+end

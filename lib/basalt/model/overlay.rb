@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # A table seen through changes that are not kept yet. Reading and writing cost what
+    # was touched, whatever the size of the table below.
+    class Overlay
+      def initialize(base)
+        @base = base
+        @own = Table.new(base.indexes)
+        @touched = {}
+      end
+
+      attr_reader :base
+
+      def [](id) = @touched.key?(id) ? @own[id] : @base[id]
+      def touched = @touched.keys
+      def ceiling = [@base.ceiling, @own.ceiling].max
+      def indexes = @base.indexes
+      def size = @base.size + @own.size - @touched.keys.count { |id| @base[id] }
+
+      def each(&block)
+        return enum_for(:each) unless block
+
+        @base.each { |row| yield row unless @touched.key?(row.id) }
+        @own.each(&block)
+      end
+
+      def ids_by(index, key)
+        own = @own.ids_by(index, key)
+        kept = @base.ids_by(index, key)
+        @touched.empty? ? kept : kept.reject { |id| @touched.key?(id) } + own
+      end
+
+      def by(index, key) = ids_by(index, key).map { |id| self[id] }
+
+      def keys(index)
+        (@base.keys(index) | @own.keys(index))
+      end
+
+      def put(row)
+        @touched[row.id] = true
+        @own.put(row)
+      end
+
+      def delete(id)
+        @touched[id] = true
+        @own.delete(id)
+      end
+
+      # @return [Array<Array(String, Object, Object)>] id, row before and row after of what differs
+      def differences
+        @touched.keys.filter_map do |id|
+          before = @base[id]
+          after = @own[id]
+          [id, before, after] unless before == after
+        end
+      end
+    end
+  end
+end

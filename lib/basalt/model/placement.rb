@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # An occurrence of an element on a sheet. Things have a box (+x+, +y+, +w+, +h+, in
+    # px of the sheet); lines have a +route+ (+points+ and +labels+). A nil +x+ is not
+    # arranged yet. +shape+ holds what a symbol needs beyond its box.
+    Placement = Value.of(:id, :sheet_id, :element_id, :x, :y, :w, :h, :pinned, :shape, :route, :ordinal) do
+      def initialize(pinned: false, **rest)
+        super(pinned:, **rest)
+      end
+
+      def box = x && Layout::Box.new(x:, y:, w:, h:)
+    end
+  end
+end

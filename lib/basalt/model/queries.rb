@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # What can be asked of a working set or of a draft over it.
+    module Queries
+      INDEXES = {
+        elements: {
+          kind: ->(e) { [e.kind] },
+          name: ->(e) { e.name ? [e.name] : [] },
+          target: ->(e) { e.ends.map(&:target_id).uniq },
+          owner: ->(e) { e.owner_id ? [e.owner_id] : [] },
+          container: ->(e) { e.container_id ? [e.container_id] : [] }
+        },
+        sheets: { name: ->(s) { [s.name] } },
+        placements: {
+          sheet: ->(p) { [p.sheet_id] },
+          element: ->(p) { [p.element_id] },
+          spot: ->(p) { [[p.sheet_id, p.element_id]] }
+        }
+      }.freeze
+
+      def element(id) = elements[id]
+
+      # @return [Array<Element>] of these kinds, in order of making
+      def of_kind(*kinds) = kinds.flat_map { |kind| elements.by(:kind, kind) }.sort_by(&:ordinal)
+      def named(name) = elements.by(:name, name).sort_by(&:ordinal)
+
+      # @return [Array<Element>] relations that have an end at the element, in order of making
+      def relations_of(id, *kinds)
+        found = elements.by(:target, id)
+        found = found.select { |e| kinds.include?(e.kind) } unless kinds.empty?
+        found.sort_by(&:ordinal)
+      end
+
+      def parts_of(id) = elements.by(:owner, id).sort_by { |e| [e.rank || 0, e.ordinal] }
+      def contents_of(id) = elements.by(:container, id).sort_by(&:ordinal)
+      def placements_on(sheet_id) = placements.by(:sheet, sheet_id)
+      def placement(sheet_id, element_id) = placements.by(:spot, [sheet_id, element_id]).first
+      def shown?(sheet_id, element_id) = placements.ids_by(:spot, [sheet_id, element_id]).any?
+      def sheets_of(element_id) = placements.by(:element, element_id).map(&:sheet_id).uniq
+      def sheet_list = sheets.each.sort_by(&:ordinal)
+
+      # @return [Array<Element>] the things placed on the sheet, in order of making
+      def things_on(sheet_id)
+        placements_on(sheet_id).map { |p| elements[p.element_id] }.reject { |e| e.nil? || e.relation? }.uniq.sort_by(&:ordinal)
+      end
+
+      # @return [Array<Element>] the relations whose ends all stand on the sheet
+      def relations_on(sheet_id)
+        placements_on(sheet_id).flat_map { |p| elements.by(:target, p.element_id) }.uniq(&:id)
+                               .select { |e| drawn_between?(sheet_id, e) }.sort_by(&:ordinal)
+      end
+
+      def drawn_between?(sheet_id, relation)
+        relation.ends.all? { |e| shown?(sheet_id, e.target_id) }
+      end
+    end
+  end
+end

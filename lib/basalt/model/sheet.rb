@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # One drawing: a notation of a part of the model.
+    Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :ordinal) do
+      def initialize(revision: "A", status: "draft", **rest)
+        super(revision:, status:, **rest)
+      end
+
+      def writing = Catalogue.notation(notation)
+    end
+  end
+end

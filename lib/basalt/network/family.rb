@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Basalt
+  # Networks: devices, subnets, addresses and links.
+  module Network
+    # What this family adds to the base.
+    module Family
+      module_function
+
+      def kinds = Kinds::ALL
+      def notations = [Notation::Logical.new]
+      def forms = Sentences::FORMS
+      def qualities = Sentences::QUALITIES
+      def tellings = Sentences::TELLINGS
+      def slots = Sentences::SLOTS
+
+      def checks
+        []
+      end
+    end
+  end
+end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Network
+    # Links between things: the sentence +A PORT to B PORT+.
+    module Links
+      module_function
+
+      # @param said [Hash] +one+, +one_port+, +other+, +other_port+, +qualities+
+      def join(context, said)
+        wanted = count(said)
+        label = said.fetch(:qualities, []).filter_map { |_quality, values| values[:label] }.first
+        found = same(context.draft, said, label)
+        (wanted - found.length).times { found << add(context, said) } if found.length < wanted
+        found.first(wanted).each { |link| context.qualify(link, said) }
+        context.show(said[:one], said[:other])
+      end
+
+      def tell(teller, link)
+        alike = alike(teller.set, link)
+        return [] unless alike.first.id == link.id
+
+        spoken = Statements::Grammar.qualities("link").flat_map { |quality| quality.tell(teller, link) }
+        spoken << times(alike.length) if alike.length > 1
+        [teller.say(*ends(teller, link), *spoken.flat_map { |parts| [:comma, *parts] })]
+      end
+
+      # A speed without a medium is said by itself.
+      def bare_speed(teller, link)
+        link["speed"] && link["medium"].nil? ? [["speed", teller.word(link["speed"])]] : []
+      end
+
+      def ends(teller, link)
+        one, other = link.ends
+        [teller.thing(one.target_id), *port(teller, one), "to", teller.thing(other.target_id), *port(teller, other)]
+      end
+
+      def port(teller, joined) = joined.facts["port"] ? [teller.word(joined.facts["port"])] : []
+
+      def times(count)
+        [Sentences::COUNTS.key(count) || "#{count} times"]
+      end
+
+      # Links that one sentence tells together: the same ends and ports, and the same facts.
+      def alike(set, link)
+        set.relations_of(link.ends.first.target_id, "link").select do |other|
+          mark(other.ends) == mark(link.ends) && other.facts == link.facts && other.ends.map(&:target_id) == link.ends.map(&:target_id)
+        end
+      end
+
+      def same(set, said, label)
+        wanted = [[said[:one].id, said[:one_port]], [said[:other].id, said[:other_port]]].sort_by(&:inspect)
+        set.relations_of(said[:one].id, "link").select { |link| mark(link.ends) == wanted && link["label"] == label }
+      end
+
+      def mark(ends) = ends.map { |joined| [joined.target_id, joined.facts["port"]] }.sort_by(&:inspect)
+
+      def add(context, said)
+        context.add("link", ends: [["one", said[:one].id, { "port" => said[:one_port] }], ["other", said[:other].id, { "port" => said[:other_port] }]])
+      end
+
+      def count(said)
+        number = said.fetch(:qualities, []).filter_map do |quality, values|
+          values[:times] || Sentences::COUNTS[quality.source]
+        end.first || 1
+        return number if number.between?(1, Sentences::MOST_PARALLEL)
+
+        raise Mistake, "a link can be said from 1 to #{Sentences::MOST_PARALLEL} times, not #{number}"
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Network
+    # Who owns a device.
+    module Owners
+      module_function
+
+      # @return [Array<String>] ids; none or one
+      def of(set, device)
+        set.relations_of(device.id, "ownership").select { |o| o.target("owned") == device.id }.map { |o| o.target("owner") }.first(1)
+      end
+
+      def give(context, device, owner)
+        return if of(context.draft, device) == [owner.id]
+
+        context.draft.relations_of(device.id, "ownership").each { |old| context.draft.apply(Change::Remove.new(id: old.id)) }
+        context.add("ownership", ends: [["owned", device.id], ["owner", owner.id]])
+        context.show(owner)
+      end
+    end
+  end
+end

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Network
+    # The sentences about networks, both ways.
+    module Sentences
+      ADDRESS = /\A(\?|\.[\d.]+|[\dA-Fa-f]*:[\dA-Fa-f:.]*|\d+\.[\d.]+)\z/
+      COUNTS = { "twice" => 2, "three times" => 3, "four times" => 4 }.freeze
+      MOST_PARALLEL = 100
+
+      SLOTS = {
+        address: Statements::WordSlot.new(ADDRESS, "an address such as .20, 10.20.4.20 or ?", quoted: false),
+        prefix: Statements::WordSlot.new(%r{\A[\dA-Fa-f.:]+/\d+\z}, "a prefix such as 10.20.4.0/24", stops: true, quoted: false),
+        height: Statements::WordSlot.new(/\A\d{1,2}U\z/, "a height such as 42U", stops: true, quoted: false) { |text| text.to_i },
+        medium: Statements::WordSlot.new(/\A(#{Kinds::MEDIA.join('|')})\z/, Kinds::MEDIA.join(", "), stops: true, quoted: false),
+        speed: Statements::WordSlot.new(/\A\S+\z/, "a speed such as 10G"),
+        port: PortSlot.new
+      }.freeze
+
+      def self.quality(...) = Statements::Quality.new(...)
+
+      IN_PLACE = quality(%w[device place], "in <container:thing(place)>",
+                         take: ->(context, thing, said) { context.set(thing.id, "container", said[:container].id) },
+                         tell: ->(teller, thing) { thing.container_id ? [["in", teller.thing(thing.container_id)]] : [] })
+
+      PART_OF = quality("subnet", "part of <container:thing(subnet)>",
+                        take: ->(context, subnet, said) { context.set(subnet.id, "container", said[:container].id) },
+                        tell: ->(teller, subnet) { subnet.container_id ? [["part of", teller.thing(subnet.container_id)]] : [] })
+
+      OWNED_BY = quality("device", "owned by <owner:thing(outside)>",
+                         take: ->(context, device, said) { Owners.give(context, device, said[:owner]) },
+                         tell: ->(teller, device) { Owners.of(teller.set, device).map { |id| ["owned by", teller.thing(id)] } })
+
+      HEIGHT = quality("place", "<height:height>", tell: ->(_teller, place) { place["height"] ? [["#{place['height']}U"]] : [] })
+
+      COUNT = quality("link", "<times:integer> times", take: ->(*) {}, tell: ->(*) { [] })
+      WORDED_COUNTS = COUNTS.map { |words, _| quality("link", words, take: ->(*) {}, tell: ->(*) { [] }) }
+      LABEL = quality("link", "label <label:word>")
+      MEDIUM = quality("link", "<medium:medium> [<speed:speed>]",
+                       tell: ->(teller, link) { link["medium"] ? [[link["medium"], *([teller.word(link["speed"])] if link["speed"])]] : [] })
+
+      QUALITIES = [
+        quality("subnet", "<prefix:prefix>"), IN_PLACE, PART_OF, OWNED_BY, HEIGHT,
+        quality("subnet", "vlan <vlan:integer>"), quality("subnet", "space <space:word>"),
+        quality("subnet", "isolated", fact: "isolated"), quality("subnet", "planned", fact: "planned"),
+        quality("device", "planned", fact: "planned"),
+        quality("attachment", "gateway", fact: "gateway"), quality("attachment", "interface <interface:word>"),
+        quality("attachment", "planned", fact: "planned"),
+        quality("link", "circuit <circuit:word>"), quality("link", "speed <speed:word>", tell: ->(teller, link) { Links.bare_speed(teller, link) }),
+        quality("link", "planned", fact: "planned"), MEDIUM, LABEL, *WORDED_COUNTS, COUNT
+      ].freeze
+
+      JOINED = "thing(#{Kinds::JOINED.join('|')})".freeze
+
+      FORMS = [
+        Statements::Form.new("<thing:#{JOINED}> on <subnet:thing(subnet)> [at <address:address>] {attachment}") do |context, said|
+          Attaching.attach(context, said)
+        end,
+        Statements::Form.new("gateway shared by <members:things(device)> [on <subnet:thing(subnet)>] at <address:address>") do |context, said|
+          Attaching.share(context, said)
+        end,
+        Statements::Form.new("<one:#{JOINED}> [<one_port:port>] to <other:#{JOINED}> [<other_port:port>] {link}") do |context, said|
+          Links.join(context, said)
+        end
+      ].freeze
+
+      TELLINGS = {
+        "attachment" => ->(teller, element) { Attaching.tell(teller, element) },
+        "shared gateway" => ->(teller, element) { Attaching.tell_shared(teller, element) },
+        "link" => ->(teller, element) { Links.tell(teller, element) },
+        "ownership" => ->(_teller, _element) { [] }
+      }.freeze
+    end
+  end
+end

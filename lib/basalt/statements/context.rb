@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # Where a statement is said: the draft it alters and the sheet it stands on. Forms act
+    # through it.
+    class Context
+      # @param draft [Change::Draft]
+      # @param sheet_id [String, nil] nil is the model alone
+      # @param said_by [String, nil] kept with what is made
+      def initialize(draft, sheet_id: nil, said_by: nil)
+        @draft = draft
+        @sheet_id = sheet_id
+        @said_by = said_by
+      end
+
+      attr_reader :draft
+      attr_accessor :sheet_id
+
+      def sheet = sheet_id && draft.sheets[sheet_id]
+
+      # @return [Array<Model::Element>] those of that name and of these kinds; those on the sheet alone if there are any
+      def find(name, kinds, noun: nil)
+        found = draft.named(name).select { |element| kinds.include?(element.kind) && (noun.nil? || element.noun == noun) }
+        here = sheet_id ? found.select { |element| draft.shown?(sheet_id, element.id) } : []
+        here.any? ? here : found
+      end
+
+      # @return [Array<String>] names known for these kinds
+      def names_of(kinds)
+        draft.of_kind(*kinds).filter_map(&:name).uniq
+      end
+
+      # Finds or makes what is declared, and shows it on the sheet.
+      def declare(kind, name, facts, captures)
+        known = same(kind, name, facts, captures)
+        element = known || add(kind.name, name:, facts:, container_id: place(captures)&.id)
+        show(element)
+        element
+      end
+
+      def qualify(element, captures)
+        captures.fetch(:qualities, []).each { |quality, values| quality.take(self, element, values) }
+      end
+
+      # @return [Model::Element]
+      def add(kind, name: nil, facts: {}, ends: nil, owner_id: nil, container_id: nil)
+        Change::Add.new(kind:, name:, facts:, ends:, owner_id:, container_id:, said_by: @said_by).apply(draft)
+      end
+
+      def set(id, fact, value) = Change::Set.new(id:, fact:, value:).apply(draft)
+
+      # Shows things on the sheet, where its notation draws them.
+      def show(*elements)
+        return unless sheet_id
+
+        elements.each do |element|
+          next if element.relation? || !sheet.writing.draws?(element)
+
+          Change::Show.new(sheet_id:, element_id: element.id).apply(draft)
+        end
+      end
+
+      # @return [String] kind and name, or name and place, as a statement would tell it from its namesakes
+      def qualified(element)
+        place = element.container_id && draft.element(element.container_id)
+        return "“#{element.name} of #{place.name}”" if place && element.description.distinct_by.include?("container")
+
+        "“#{element.noun} #{element.name}”"
+      end
+
+      private
+
+      def same(kind, name, facts, captures)
+        found = draft.named(Model::Names.clean(name)).select { |element| element.kind == kind.name && facts.all? { |fact, value| element[fact] == value } }
+        return found.first unless kind.distinct_by.include?("container")
+
+        place = place(captures) or return found.one? ? found.first : found.find { |element| element.container_id.nil? }
+        found.find { |element| element.container_id == place.id } || found.find { |element| element.container_id.nil? }
+      end
+
+      def place(captures)
+        captures.fetch(:qualities, []).filter_map { |_quality, values| values[:container] }.first
+      end
+    end
+  end
+end

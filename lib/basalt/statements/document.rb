@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # A text of many statements, read in two passes so that a thing may be used above its
+    # declaration.
+    class Document
+      # Characters; more is refused before it is read.
+      LIMIT = 10_000_000
+
+      # @param text [String]
+      # @raise [Mistake] when it is no text
+      def initialize(text)
+        @lines = Document.clean(text).lines(chomp: true)
+      end
+
+      # @return [String] UTF-8 without a byte-order mark
+      # @raise [Mistake] when the bytes are not text
+      def self.clean(text)
+        raise Mistake, "the text is larger than #{LIMIT / 1_000_000} MB" if text.bytesize > LIMIT
+
+        text = text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF")
+        raise Mistake, "this is not text in UTF-8" unless text.valid_encoding?
+        raise Mistake, "this is a binary file, not text" if text.include?("\0")
+
+        text
+      end
+
+      # Takes all of the text, or none of it.
+      #
+      # @param draft [Change::Draft]
+      # @return [Change::Draft]
+      # @raise [Misread] with the line number
+      def into(draft, sheet_id: nil)
+        declare(draft)
+        context = Context.new(draft, sheet_id:)
+        each_statement { |line, number| on_line(number) { Line.take(line, context) } }
+        draft
+      end
+
+      private
+
+      def each_statement
+        @lines.each.with_index(1) { |line, number| yield line, number unless Line.empty?(line) }
+      end
+
+      # The first pass makes what is declared, without qualities. What is told from its
+      # namesakes by place waits until its place is known.
+      def declare(draft)
+        context = Context.new(draft)
+        waiting = []
+        each_statement do |line, number|
+          on_line(number) do
+            form, said = declaration(line, context)
+            next unless form
+
+            placed?(form) ? waiting << line : make(form, said, context)
+          end
+        end
+        declare_placed(waiting, context)
+      end
+
+      def placed?(form) = form.declares[0].distinct_by.include?("container")
+
+      def declare_placed(waiting, context)
+        until waiting.empty?
+          left = waiting.reject do |line|
+            _, form, said = Line.read(line, context)
+            form&.declares && make(form, said, context)
+          end
+          break if left.length == waiting.length
+
+          waiting = left
+        end
+      end
+
+      def make(form, said, context)
+        kind, facts, unnamed = form.declares
+        context.declare(kind, said[:name] || unnamed, facts, said)
+      end
+
+      # @return [Array(Form, Hash), nil] when the line declares something, whatever its qualities say
+      def declaration(line, context)
+        matcher = Matcher.new(line, context)
+        Grammar.forms_for(matcher.token(0)&.text).select(&:declares).each do |form|
+          matcher.heading(form) { |said, after| return [form, said] if declares?(matcher, form, after) }
+        end
+        nil
+      end
+
+      # What follows the name is a quality and not the rest of a sentence about the thing.
+      def declares?(matcher, form, after)
+        token = matcher.token(after)
+        token.nil? || token.mark? || token.quoted? || !Grammar.verbs.include?(token.text) ||
+          Grammar.first_words(form.nodes.last(1)).include?(token.text)
+      end
+
+      def on_line(number)
+        yield
+      rescue Misread => e
+        raise e.on_line(number)
+      rescue Mistake => e
+        raise Misread.new(e.message, line: number)
+      end
+    end
+  end
+end

@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # The table of all forms and qualities, put together once from the base and the families.
+    module Grammar
+      class << self
+        # @return [Array<Form>]
+        def forms
+          @forms ||= (CommonForms::ALL + declarations + Families.gather(:forms)).freeze
+        end
+
+        # @return [Array<Form>] forms to try for a line that begins with this word
+        def forms_for(word)
+          @by_opening ||= forms.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |form, table|
+            form.openings.each { |opening| table[opening.split.first] << form }
+          end
+          @open_forms ||= forms.select { |form| form.openings.empty? }
+          @by_opening.fetch(word, []) + @open_forms
+        end
+
+        # @return [Array<Quality>] of things of this kind
+        def qualities(kind)
+          @qualities ||= Hash.new do |table, name|
+            table[name] = (CommonForms::QUALITIES + Families.gather(:qualities)).select do |quality|
+              quality.kinds.include?(name) || quality.kinds.include?("*")
+            end
+          end
+          @qualities[kind]
+        end
+
+        # @return [Set<String>] words that follow a thing at the head of a sentence, and so end a new name there
+        def verbs
+          @verbs ||= open_literals(CommonForms::ALL + Families.gather(:forms)).to_set
+        end
+
+        # @return [Set<String>] every word that some form reads as itself
+        def words
+          @words ||= (forms.flat_map { |form| literals(form.nodes) } +
+            (CommonForms::QUALITIES + Families.gather(:qualities)).flat_map { |quality| literals(quality.nodes) } +
+            Slots::WORDS).flat_map(&:split).to_set
+        end
+
+        # The words that may come first in a run of nodes.
+        def first_words(nodes)
+          nodes.each_with_object([]) do |node, found|
+            case node
+            when Pattern::Literal then return found + node.words
+            when Pattern::Maybe then found.concat(first_words(node.nodes))
+            when Pattern::Qualities then found.concat(quality_words(node))
+            else return found
+            end
+          end
+        end
+
+        def quality_words(node)
+          qualities(node.kind).flat_map { |quality| first_words(quality.nodes) }
+        end
+
+        private
+
+        def declarations
+          Model::Catalogue.nouns.map do |noun, (kind, facts)|
+            unnamed = kind.default_name(noun)
+            slot = unnamed ? "[<name:new>]" : "<name:new>"
+            Form.new("#{noun} #{slot} {#{kind.name}}", declares: [kind, facts, unnamed]) do |context, captures|
+              element = context.declare(kind, captures[:name] || unnamed, facts, captures)
+              context.qualify(element, captures)
+            end
+          end
+        end
+
+        def open_literals(forms)
+          forms.flat_map do |form|
+            first, *rest = form.nodes
+            first.is_a?(Pattern::Slot) && %i[thing things].include?(first.slot) ? first_words(rest.drop_while { |n| n.is_a?(Pattern::Maybe) && n.nodes.first.is_a?(Pattern::Slot) }) : []
+          end
+        end
+
+        def literals(nodes)
+          nodes.flat_map do |node|
+            case node
+            when Pattern::Literal then node.words
+            when Pattern::Maybe then literals(node.nodes)
+            else []
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # One statement, said in a context.
+    module Line
+      module_function
+
+      def empty?(text) = text.match?(/\A\s*(#|\z)/)
+
+      # Takes the statement into the context's draft.
+      #
+      # @return [Form, nil] the form it had; nil for an empty line or a comment
+      # @raise [Misread] when it cannot be understood or made; the draft is not to be used then
+      def take(text, context)
+        return if empty?(text)
+
+        matcher, form, said = read(text, context)
+        raise matcher.misread unless form
+
+        form.action.call(context, said)
+        form
+      rescue Misread
+        raise
+      rescue Mistake => e
+        raise Misread.new(e.message)
+      end
+
+      # @return [Array(Matcher, Form, Hash)] form and captures are nil when nothing fits
+      def read(text, context)
+        matcher = Matcher.new(text, context)
+        forms = Grammar.forms_for(matcher.token(0)&.text)
+        forms.each do |form|
+          said = matcher.fit(form)
+          return [matcher, form, said] if said
+        end
+        matcher.expect(0, "a statement")
+        [matcher, nil, nil]
+      end
+    end
+  end
+end

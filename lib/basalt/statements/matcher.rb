@@ -1,0 +1,177 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # Fits a line's tokens to a form, trying what each slot could be, and keeps how far it
+    # came and what would have gone on there. Parsing by ordered choice with the furthest
+    # failure reported: Ford, "Packrat Parsing" (2002), section 3.3.
+    class Matcher
+      # @param text [String] the line
+      # @param context [Context] what is known
+      def initialize(text, context)
+        @text = text
+        @context = context
+        @tokens = Tokens.of(text)
+        @furthest = 0
+        @expected = []
+        @kinds = []
+        @tail = []
+      end
+
+      attr_reader :text, :tokens, :context, :form, :furthest, :expected
+
+      def token(at) = @tokens[at]
+
+      # @param form [Form]
+      # @return [Hash, nil] captures by slot name; +:qualities+ holds pairs of quality and its captures
+      def fit(form)
+        @form = form
+        match(form.nodes, 0, {}) do |at, captures|
+          return captures if at == @tokens.length
+
+          expect(at, "the end of the statement") if @tokens[at].mark?
+        end
+        nil
+      end
+
+      # Fits all of the form but its qualities.
+      #
+      # @yield [captures, at] each way to read it, and the token behind
+      def heading(form)
+        @form = form
+        head = form.nodes.reject { |node| node.is_a?(Pattern::Qualities) }
+        @tail = form.nodes.grep(Pattern::Qualities)
+        match(head, 0, {}) { |at, captures| yield captures, at }
+      ensure
+        @tail = []
+      end
+
+      # Notes that +label+ would have gone on at token +at+; +kinds+ are the kinds of things named there.
+      def expect(at, label, kinds = [])
+        return if at < @furthest
+
+        if at > @furthest
+          @furthest = at
+          @expected = []
+          @kinds = []
+          @refusal = nil
+        end
+        @expected |= [label]
+        @kinds |= kinds
+        nil
+      end
+
+      # Notes a reason that outweighs all expectations unless something reads further.
+      def refuse(at, reason)
+        expect(at, reason)
+        @refusal = reason if at == @furthest
+        nil
+      end
+
+      # @return [Misread] why nothing fitted
+      def misread
+        token = @tokens[@furthest]
+        word = token&.text
+        reason = @refusal || (token ? "“#{Model::Names.short(word)}” is not understood here" : "the statement stops too early")
+        Misread.new(reason, word:, expected: @refusal ? [] : @expected, nearest: @refusal ? nil : nearest,
+                            at: token ? token.from : text.length)
+      end
+
+      # Matches +nodes+ from token +at+, yielding each way to read them.
+      def match(nodes, at, captures, &found)
+        node, *rest = nodes
+        case node
+        when nil then yield at, captures
+        when Pattern::Literal then literal(node, rest, at, captures, &found)
+        when Pattern::Maybe
+          match(node.nodes + rest, at, captures, &found)
+          match(rest, at, captures, &found)
+        when Pattern::Qualities then qualities(node, rest, at, captures, [], &found)
+        else slot(node, rest, at, captures, &found)
+        end
+      end
+
+      # @return [Boolean] whether the token ends a new name in front of these nodes
+      def ends_name?(token, following)
+        return true if token.nil? || token.mark?
+        return false if token.quoted?
+
+        following += @tail
+        stops = @form.declares ? Grammar.verbs : []
+        stops.include?(token.text) || Grammar.first_words(following).include?(token.text) || slot_stops(following, token)
+      end
+
+      private
+
+      def literal(node, rest, at, captures, &found)
+        token = @tokens[at]
+        return expect(at, node.words.map { |word| "“#{word}”" }.join(" or ")) unless token && node.words.any? { |word| token.literal?(word) }
+
+        match(rest, at + 1, captures, &found)
+      end
+
+      def slot(node, rest, at, captures, &found)
+        Slots.fetch(node.slot).candidates(self, node, rest, at) do |value, after|
+          match(rest, after, captures.merge(node.name => value), &found)
+        end
+      end
+
+      def qualities(node, rest, at, captures, taken, &found)
+        start = taken.any? && node.separated ? comma(at) : at
+        if start
+          each_quality(node, start) do |quality, values, after|
+            qualities(node, rest, after, captures, taken + [[quality, values]], &found)
+          end
+        end
+        # a comma may stand before the first quality as well
+        if taken.empty? && node.separated && comma(at)
+          each_quality(node, at + 1) { |quality, values, after| qualities(node, rest, after, captures, [[quality, values]], &found) }
+        end
+        match(rest, at, captures.merge(qualities: taken), &found)
+      end
+
+      def comma(at)
+        return at + 1 if @tokens[at]&.mark? && @tokens[at].text == ","
+
+        expect(at, "a comma") if @tokens[at]
+        nil
+      end
+
+      def each_quality(node, at)
+        Grammar.qualities(node.kind).each do |quality|
+          match(quality.nodes, at, {}) { |after, values| yield quality, values, after }
+        end
+      end
+
+      def slot_stops(following, token)
+        first = following.first
+        case first
+        when Pattern::Qualities
+          Grammar.qualities(first.kind).any? do |quality|
+            head = quality.nodes.first
+            head.is_a?(Pattern::Slot) && Slots.fetch(head.slot).stops?(token)
+          end
+        when Pattern::Slot then Slots.fetch(first.slot).stops?(token)
+        else false
+        end
+      end
+
+      def nearest
+        word = (@tokens[@furthest] || @tokens.last)&.text
+        return if word.nil? || @kinds.empty?
+
+        known = @context.names_of(@kinds)
+        Model::Names.nearest(@tokens[@furthest] ? phrase(known) : word, known)
+      end
+
+      # As many words, from where it went wrong, as make the closest name.
+      def phrase(known)
+        words = @tokens[@furthest, 4].take_while { |token| !token.mark? }.map(&:text)
+        return @tokens[@furthest].text if words.empty?
+
+        (1..words.length).map { |n| words.first(n).join(" ") }
+                         .min_by { |text| known.first(2000).map { |name| Model::Names.distance(text.downcase[0, 60], name.downcase[0, 60]) }.min || 99 }
+      end
+    end
+  end
+end

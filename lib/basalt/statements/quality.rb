@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # What may be said of a thing behind its name. Without blocks, a quality sets the facts
+    # that its pattern captures (a pattern of words alone sets the flag +fact+), and is told
+    # by filling the pattern again.
+    class Quality
+      # @param kinds [String, Array<String>] kinds that carry it
+      # @param source [String] its pattern
+      # @param fact [String, nil] the flag it sets
+      # @param take [#call, nil] gets context, element and captures
+      # @param tell [#call, nil] gets teller and element, returns arrays of parts
+      def initialize(kinds, source, fact: nil, take: nil, tell: nil)
+        @kinds = Array(kinds)
+        @source = source
+        @fact = fact
+        @take = take
+        @tell = tell
+      end
+
+      attr_reader :kinds, :source
+
+      def nodes = @nodes ||= Pattern.compile(source)
+
+      def take(context, element, captures)
+        return @take.call(context, element, captures) if @take
+
+        values = @fact ? { @fact => true } : captures.transform_keys(&:to_s)
+        values.each { |fact, value| context.set(element.id, fact, value) }
+      end
+
+      # @return [Array<Array>] for each time it is to be said, the parts to say
+      def tell(teller, element)
+        return @tell.call(teller, element) if @tell
+        return element[@fact] ? [[source]] : [] if @fact
+
+        slots = nodes.grep(Pattern::Slot)
+        return [] unless slots.all? { |slot| element[slot.name.to_s] }
+
+        [nodes.map { |node| node.is_a?(Pattern::Slot) ? teller.value(node, element[node.name.to_s]) : node.words.first }]
+      end
+    end
+  end
+end

@@ -1,0 +1,194 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # Tells a model as statements: the reading. A sentence is put together from words,
+    # things and new names; names are quoted or qualified exactly where they would be
+    # misread, which is found by reading the sentence back.
+    class Teller
+      # A known thing, or a new name, in a sentence being told.
+      Mention = Value.of(:element, :name)
+
+      # @param set [Model::WorkingSet, Change::Draft]
+      def initialize(set)
+        @set = set
+        @context = Context.new(set)
+        @doubtful = doubtful_names?
+        @told = {}
+      end
+
+      attr_reader :set
+
+      # @return [String] the whole project
+      def project
+        ([set.project && "project #{set.project}"] + loose + set.sheet_list.flat_map { |sheet| ["", opening(sheet)] + sheet(sheet.id) })
+          .compact.join("\n").strip.concat("\n")
+      end
+
+      # @return [Array<String>] the sentences of one sheet
+      def sheet(sheet_id) = sentences(sheet_id).flat_map(&:last)
+
+      # @return [Array<Array(String, Array<String>)>] id of an element, and the sentences about it, in order
+      def sentences(sheet_id)
+        @context.sheet_id = sheet_id
+        things = set.things_on(sheet_id)
+        told = things.map { |thing| [thing.id, declaration(thing)] }
+        told += set.relations_on(sheet_id).map { |relation| [relation.id, tell(relation)] }
+        told.reject { |_, lines| lines.empty? }
+      end
+
+      # @return [Array<String>] everything said of one element
+      def tell(element)
+        element.relation? ? relation(element) : declaration(element)
+      end
+
+      # @return [Mention] for use in a sentence
+      def thing(id) = Mention.new(element: set.element(id))
+      def name(text) = Mention.new(name: text)
+
+      # @return [String] one word, quoted where it must be
+      def word(text) = Slots.fetch(:word).write(text)
+
+      # @return [Object] a fact's value as a slot says it
+      def value(slot, fact)
+        writer = Slots.fetch(slot.slot)
+        writer.respond_to?(:write) ? writer.write(fact) : fact.to_s
+      end
+
+      # @param parts [Array<String, Mention>]
+      # @return [String] one sentence
+      def say(*parts)
+        parts = parts.flatten.compact
+        return render(parts) if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && !@doubtful
+
+        certain(parts)
+      end
+
+      private
+
+      # What stands on no sheet is told before the first.
+      def loose
+        @context.sheet_id = nil
+        shown = set.placements.each.to_set(&:element_id)
+        elements = set.elements.each.sort_by(&:ordinal)
+        things = elements.reject { |element| element.relation? || element.owner_id || shown.include?(element.id) }
+        relations = elements.select { |element| element.relation? && set.sheet_list.none? { |sheet| set.drawn_between?(sheet.id, element) } }
+        things.sort_by { |thing| depth(thing) }.flat_map { |thing| declaration(thing) } + relations.flat_map { |element| relation(element) }
+      end
+
+      def depth(element)
+        element.container_id ? 1 + depth(set.element(element.container_id)) : 0
+      end
+
+      def opening(sheet)
+        line = say("sheet", name(sheet.name), :colon, sheet.notation)
+        [line, *Grammar.qualities("sheet").flat_map { |quality| quality.tell(self, sheet) }.map { |parts| parts.join(" ") }].join(", ")
+      end
+
+      def declaration(thing)
+        return [short(thing)] if @told[thing.id] && !thing.description.distinct_by.include?("container")
+
+        @told[thing.id] = true
+        qualities = Grammar.qualities(thing.kind).flat_map { |quality| quality.tell(self, thing) }
+        [say(head(thing), joined(qualities)), *details(thing), *remarks(thing)]
+      end
+
+      def short(thing) = say(head(thing))
+
+      def head(thing)
+        return [thing.noun] if thing.name == thing.description.default_name(thing.noun)
+
+        [thing.noun, name(thing.name)]
+      end
+
+      def joined(qualities)
+        qualities.each_with_index.flat_map { |parts, index| index.zero? ? parts : [:comma, *parts] }
+      end
+
+      def details(thing)
+        Families.all.flat_map { |family| family.respond_to?(:details) ? family.details(self, thing) : [] }
+      end
+
+      def relation(element)
+        lines = Families.all.filter_map { |family| family.tellings[element.kind]&.call(self, element) }.first
+        [*lines]
+      end
+
+      def remarks(thing)
+        lines = []
+        lines << say("note on", thing(thing.id), :colon, thing["note"]) if thing["note"]
+        lines << say(thing(thing.id), "is assumed") if thing.assumed
+        lines
+      end
+
+      def doubtful_names?
+        set.elements.each.any? { |element| element.name && Quoting.doubtful?(element.name) }
+      end
+
+      def doubtful?(mention)
+        text = mention.name || mention.element.name
+        Quoting.always?(text) || Quoting.doubtful?(text) || set.elements.ids_by(:name, text).length > 1
+      end
+
+      # Tries each mention bare before quoted before qualified, the others being at their surest.
+      def certain(parts)
+        mentions = parts.each_index.select { |index| parts[index].is_a?(Mention) }
+        ladders = mentions.to_h { |index| [index, ladder(parts[index])] }
+        chosen = ladders.transform_values(&:last)
+        mentions.each do |index|
+          chosen[index] = ladders[index].find { |rung| understood?(parts, chosen.merge(index => rung)) } || ladders[index].last
+        end
+        render(parts, chosen)
+      end
+
+      def ladder(mention)
+        text = mention.name || mention.element.name
+        bare = Quoting.always?(text) ? [] : [text]
+        rungs = bare + [Quoting.quote(text)]
+        return rungs if mention.name
+
+        rungs + rungs.flat_map { |rung| ["#{mention.element.noun} #{rung}", *of_place(mention.element, rung)] }
+      end
+
+      def of_place(element, rung)
+        place = element.container_id && set.element(element.container_id)
+        place ? [place.name, Quoting.quote(place.name)].map { |name| "#{rung} of #{name}" } : []
+      end
+
+      def understood?(parts, chosen)
+        _, form, said = Line.read(render(parts, chosen), @context)
+        form && mentioned(said) == parts.grep(Mention).map { |mention| mention.name || mention.element.id }
+      rescue Misread
+        false
+      end
+
+      def mentioned(said)
+        said.flat_map do |key, value|
+          next value.flat_map { |_, inner| mentioned(inner) } if key == :qualities
+
+          (value.is_a?(Array) ? value : [value]).flat_map { |item| mention_of(item, key) }.compact
+        end
+      end
+
+      def mention_of(item, key)
+        case item
+        when Model::Element then [item.id]
+        when NamedItem then item.mentions
+        else [(item if key == :name)]
+        end
+      end
+
+      MARKS = { comma: ",", colon: ":", semicolon: ";" }.freeze
+      private_constant :MARKS
+
+      def render(parts, chosen = {})
+        parts.each_with_index.with_object(+"") do |(part, index), text|
+          next text << MARKS[part] if part.is_a?(Symbol)
+
+          text << " " unless text.empty?
+          text << (part.is_a?(Mention) ? chosen[index] || part.name || part.element.name : part)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "strscan"
+
+module Basalt
+  module Statements
+    # Cuts a statement into tokens.
+    module Tokens
+      LIMIT = 4000
+      MARKS = /[,;()]/
+      QUOTED = /"((?:[^"]|"")*)"/
+      WORD = /[^\s,;()"]+/
+
+      module_function
+
+      # @param line [String]
+      # @return [Array<Token>]
+      # @raise [Misread] when a quote is not closed or the line is too long
+      def of(line)
+        raise Misread.new("the line has #{line.length} characters; at most #{LIMIT} are read") if line.length > LIMIT
+
+        scanner = StringScanner.new(line)
+        tokens = []
+        until scanner.skip(/\s+/) && scanner.eos? || scanner.eos?
+          tokens.concat(scan(scanner))
+        end
+        tokens
+      end
+
+      def scan(scanner)
+        from = scanner.charpos
+        if scanner.scan(MARKS) then [token(scanner.matched, :mark, from)]
+        elsif scanner.scan(QUOTED) then [Token.new(text: scanner[1].gsub('""', '"'), type: :quoted, from:, to: scanner.charpos)] + colon(scanner)
+        elsif scanner.scan(WORD) then word(scanner.matched, from)
+        else
+          raise Misread.new("the quote is not closed", word: scanner.rest[0, 40], expected: ['a closing "'])
+        end
+      end
+
+      # A colon right behind a quoted name is a mark of its own.
+      def colon(scanner)
+        from = scanner.charpos
+        scanner.scan(/:(?=\s|\z)/) ? [token(":", :mark, from)] : []
+      end
+
+      # A colon ends a word and is a mark, unless it belongs to an address such as +fd00::+.
+      def word(text, from)
+        return [token(text, :word, from)] unless text.end_with?(":") && !text.end_with?("::")
+        return [token(":", :mark, from)] if text == ":"
+
+        [token(text[0..-2], :word, from), token(":", :mark, from + text.length - 1)]
+      end
+
+      def token(text, type, from)
+        Token.new(text:, type:, from:, to: from + text.length)
+      end
+    end
+  end
+end
