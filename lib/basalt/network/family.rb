@@ -15,7 +15,8 @@ module Basalt
       def slots = Sentences::SLOTS
 
       def checks
-        []
+        [Checks::AddressUsedTwice, Checks::AddressOutsideSubnet, Checks::ReservedAddress, Checks::SubnetsOverlap, Checks::NameUsedTwice,
+         Checks::NoGateway, Checks::AddressMissing, Checks::NothingAttached, Checks::SingleWayOut]
       end
     end
   end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Network
+    # The address plan of a set: subnets with their prefixes, and who has which address there.
+    class Addressing
+      # An attachment with what it joins; +prefix+ and +address+ are nil where not decided.
+      Interface = Value.of(:attachment, :thing, :subnet, :prefix, :address) do
+        def space = subnet["space"].to_s
+        def gateway? = attachment["gateway"] == true
+      end
+
+      def initialize(set)
+        @set = set
+        @prefixes = {}
+      end
+
+      attr_reader :set
+
+      def subnets = @subnets ||= set.of_kind("subnet")
+      def interfaces = @interfaces ||= set.of_kind("attachment").filter_map { |attachment| interface(attachment) }
+      def shared = @shared ||= set.of_kind("shared gateway")
+      def on(subnet) = (@on ||= interfaces.group_by { |i| i.subnet.id }).fetch(subnet.id, [])
+      def shared_on(subnet) = (@shared_on ||= shared.group_by { |g| g.target("subnet") }).fetch(subnet.id, [])
+
+      # @return [Addresses::Prefix, nil]
+      def prefix(subnet)
+        @prefixes.fetch(subnet.id) { @prefixes[subnet.id] = subnet["prefix"] && Addresses.prefix(subnet["prefix"]) }
+      end
+
+      # @return [Set<Integer>] numbers in use in the subnet's address space, of its version
+      def taken(subnet)
+        prefix = prefix(subnet)
+        (@taken ||= {})[[subnet["space"].to_s, prefix.version]] ||= numbers(subnet["space"].to_s, prefix.version)
+      end
+
+      # @return [Addresses::Address, nil] the next free in the subnet, searching from a number on
+      def next_free(subnet, from: nil)
+        prefix(subnet)&.next_free(taken(subnet), from:)
+      end
+
+      # @return [Hash, nil] +:used+ and +:free+ numbers of addresses of the subnet
+      def counts(subnet)
+        prefix = prefix(subnet) or return nil
+        used = taken(subnet).count { |number| number.between?(prefix.first, prefix.last) && !prefix.reserved.include?(number) }
+        { used:, free: prefix.usable - used }
+      end
+
+      # @return [String] what of the address the prefix leaves open; +?+ when it is not decided
+      def shorthand(interface)
+        return "?" unless interface.address
+        return interface.address.to_s unless interface.prefix
+
+        Addresses::Shorthand.write(interface.prefix, interface.address)
+      end
+
+      def interface(attachment)
+        thing = set.element(attachment.target("thing"))
+        subnet = set.element(attachment.target("subnet"))
+        return unless thing && subnet
+
+        Interface.new(attachment:, thing:, subnet:, prefix: prefix(subnet),
+                      address: attachment["address"] && Addresses.address(attachment["address"]))
+      end
+
+      # @return [Addresses::Address, nil]
+      def shared_address(gateway) = gateway["address"] && Addresses.address(gateway["address"])
+
+      private
+
+      def numbers(space, version)
+        own = interfaces.select { |i| i.address && i.space == space }.map(&:address)
+        common = shared.select { |g| set.element(g.target("subnet"))["space"].to_s == space }.filter_map { |g| shared_address(g) }
+        (own + common).select { |address| address.version == version }.to_set(&:number)
+      end
+    end
+  end
+end

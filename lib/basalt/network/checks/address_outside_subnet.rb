@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Network
+    module Checks
+      # An address that its subnet's prefix does not cover.
+      class AddressOutsideSubnet < Basalt::Checks::Check
+        rule "address-outside-subnet", :error, reads: ["attachment", "subnet", "shared gateway"]
+
+        def findings
+          plan.interfaces.select { |i| i.address && i.prefix && !i.prefix.cover?(i.address) }.map { |i| outside(i) } +
+            plan.shared.filter_map { |gateway| shared_outside(gateway) }
+        end
+
+        private
+
+        def plan = survey[Addressing]
+
+        def outside(interface)
+          finding(interface.attachment.id, "#{interface.address} is outside #{interface.subnet.name}",
+                  "#{interface.thing.name} would look for its neighbours beyond #{interface.prefix} and not find them.",
+                  repair: inside(interface.attachment, interface.subnet, interface.thing.name))
+        end
+
+        def shared_outside(gateway)
+          subnet = set.element(gateway.target("subnet"))
+          address = plan.shared_address(gateway)
+          return unless address && plan.prefix(subnet) && !plan.prefix(subnet).cover?(address)
+
+          finding(gateway.id, "#{address} is outside #{subnet.name}", "Nobody on #{subnet.name} would reach the shared gateway there.",
+                  repair: inside(gateway, subnet, "the shared gateway"))
+        end
+
+        def inside(element, subnet, name)
+          free = plan.next_free(subnet) or return
+          repair("Give #{name} #{Addresses::Shorthand.write(plan.prefix(subnet), free)}",
+                 Change::Set.new(id: element.id, fact: "address", value: free.to_s))
+        end
+      end
+    end
+  end
+end

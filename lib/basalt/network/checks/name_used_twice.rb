@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Network
+    module Checks
+      # Two devices, outsides or subnets of one name; two places of one name in the same place.
+      class NameUsedTwice < Basalt::Checks::Check
+        KINDS = %w[device outside subnet place].freeze
+        rule "name-used-twice", :error, reads: KINDS
+
+        def findings
+          set.of_kind(*KINDS).group_by { |thing| mark(thing) }.each_value.flat_map do |namesakes|
+            first, *others = namesakes
+            others.map { |other| twice(first, other) }
+          end
+        end
+
+        private
+
+        def mark(thing)
+          thing.kind == "place" ? [thing.kind, thing.name, thing.container_id] : [thing.kind, thing.name]
+        end
+
+        def twice(first, other)
+          finding([other.id, first.id], "#{other.name} is the name of two #{other.description.plural}",
+                  "Whoever reads #{other.name} on a label or in a log cannot tell the #{first.noun} from the #{other.noun}.",
+                  repair: rename(other))
+        end
+
+        def rename(thing)
+          name = Model::Names.following(thing.name) { |proposal| set.named(proposal).any? }
+          repair("Call the #{thing.noun} #{name}", Change::Set.new(id: thing.id, fact: "name", value: name))
+        end
+      end
+    end
+  end
+end
