@@ -1,11 +1,101 @@
 # frozen_string_literal: true
+
 module Basalt
   module Network
     module Notation
-      class Logical
+      # Logical network sheets: subnets as bus lines, things as slabs, addresses in shorthand
+      # where a thing joins a subnet.
+      class Logical < Drawing::Notation
+        SEAMS = {
+          "switch" => :slate, "patch panel" => :slate, "access point" => :slate, "router" => :ochre, "load balancer" => :ochre, "modem" => :ochre,
+          "firewall" => :rust, "server" => :lichen, "workstation" => :lichen, "printer" => :lichen, "storage" => :tide, "phone" => :amethyst
+        }.freeze
+        SEAM_WORDS = { slate: "switching", ochre: "routing", rust: "guarding", lichen: "serving", tide: "storing", amethyst: "people" }.freeze
+        MEDIA = { "copper" => :line, "fibre" => :fibre, "radio" => :radio, "coax" => :coax }.freeze
+
         def name = "logical network"
-        def band = "Logical"
-        def draws?(element) = true
+        def things = %w[device outside subnet place]
+        def lines = %w[attachment link]
+        def examples = ["router edge-01", "subnet Plant 10.20.4.0/24, vlan 40", "edge-01 on Plant at .1, gateway"]
+
+        def chips
+          [%w[router r], %w[switch s], %w[firewall f], %w[server v], %w[storage o], %w[workstation w], %w[controller c], %w[subnet n],
+           %w[internet i], %w[provider p]]
+        end
+
+        # A room or rack belongs to other sheets; a site can be joined to a network.
+        def draws?(element)
+          things.include?(element.kind) && (element.kind != "place" || element["level"] == "site")
+        end
+
+        def size(_set, thing)
+          return [Bus.label_width(thing) + 60, Bus::THICK] if thing.kind == "subnet"
+
+          [Drawing::Slab.width(thing.name, line(thing)), Drawing::Slab::HEIGHT]
+        end
+
+        # The second line of a slab.
+        def line(thing) = thing.noun
+
+        def labels(set, relation)
+          relation.kind == "attachment" ? [attachment_label(set, relation), *shared_label(set, relation)] : link_labels(relation)
+        end
+
+        def thing_shapes(set, thing, placement)
+          return Bus.shapes(thing, placement) if thing.kind == "subnet"
+
+          Drawing::Slab.shapes(placement.box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing), pen: outline(set, thing))
+        end
+
+        def pen(relation)
+          return :planned_line if relation["planned"]
+          return :circuit if relation["circuit"]
+
+          MEDIA.fetch(relation["medium"], :line)
+        end
+
+        def legend(set, sheet_id) = Legend.new(self, set, sheet_id).entries
+        def tidy(set, sheet_id) = LogicalLayout.new(self, set, sheet_id).placements
+        def seam(thing) = SEAMS.fetch(thing["role"], :graphite)
+
+        def terminal(_set, thing, placement)
+          thing.kind == "subnet" ? Layout::RailTerminal.new(Bus.rails(placement)) : super
+        end
+
+        def obstacles(_set, thing, placement)
+          thing.kind == "subnet" ? Bus.obstacles(thing, placement) : super
+        end
+
+        def spots(set, sheet_id, thing, size) = Spots.new(self, set, sheet_id, thing, size).each
+        def reshape(set, sheet_id, relation) = relation.kind == "attachment" ? Bus.stretch(set, sheet_id, relation) : {}
+
+        private
+
+        def outline(_set, thing)
+          return :assumed if thing.assumed
+
+          thing["planned"] ? :planned : :outline
+        end
+
+        def attachment_label(set, attachment)
+          interface = Addressing.new(set).interface(attachment)
+          Drawing::Label.new(role: "thing", text: Addressing.new(set).shorthand(interface))
+        end
+
+        def shared_label(set, attachment)
+          thing, subnet = attachment.targets
+          gateway = set.relations_of(subnet, "shared gateway").find { |g| g.targets("member").include?(thing) && g["address"] } or return []
+          prefix = set.element(subnet)["prefix"]
+          address = gateway["address"]
+          short = prefix ? Addresses::Shorthand.write(Addresses.prefix(prefix), Addresses.address(address)) : address
+          [Drawing::Label.new(role: "subnet", text: "#{short} shared")]
+        end
+
+        def link_labels(link)
+          ends = link.ends.filter_map { |e| Drawing::Label.new(role: e.role, text: e.facts["port"]) if e.facts["port"] }
+          text = [link["circuit"] || link["speed"], link["label"]].compact.join(" ")
+          ends + (text.empty? ? [] : [Drawing::Label.new(role: "middle", text: Drawing::Pens.fit(text, :label, 200))])
+        end
       end
     end
   end

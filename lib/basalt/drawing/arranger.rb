@@ -1,0 +1,187 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # Keeps the drawing of a sheet in step with its model: everything shown has a place, and
+    # every line a route and places for its labels. Writes into the draft, so that the
+    # arrangement is part of the same act.
+    class Arranger
+      # @param draft [Change::Draft]
+      # @param ground [Ground, nil] of the sheet as it stood before the draft; kept in step
+      def initialize(draft, sheet_id, ground: nil)
+        @draft = draft
+        @sheet_id = sheet_id
+        @writing = draft.sheets[sheet_id].writing
+        @ground = ground
+      end
+
+      attr_reader :draft, :sheet_id, :writing
+
+      def ground = @ground ||= Ground.new(draft.base, sheet_id)
+
+      # Lays the whole sheet out afresh; what is pinned or not drawn stays as it is.
+      def tidy
+        @ground = nil
+        laid = writing.tidy(draft, sheet_id)
+        laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
+        @ground = Ground.new(draft, sheet_id)
+        writing.lines_on(draft, sheet_id).each { |line| finish(line, laid.dig(line.id, :route)) }
+        draft
+      end
+
+      # After changes in the draft: places what is new, routes what is new or was disturbed,
+      # and leaves all else alone.
+      def follow
+        clear_ground
+        resize
+        draft.placements_on(sheet_id).select { |p| fresh?(p) }.sort_by(&:ordinal).each { |placement| settle(placement) }
+        reroute(disturbed)
+        draft
+      end
+
+      private
+
+      def placement(element_id) = draft.placement(sheet_id, element_id)
+      def fresh?(placement) = placement.x.nil? && placement.route.nil? && !draft.element(placement.element_id).relation?
+
+      def arrange(element_id, to)
+        Change::Show.new(sheet_id:, element_id:).apply(draft)
+        Change::Arrange.new(placement_id: placement(element_id).id, to:).apply(draft)
+      end
+
+      # Takes the route that the layout gave, or finds one where an end did not go where the layout wanted it.
+      def finish(line, route)
+        if route && ends_kept?(line)
+          take_route(line, route["points"])
+        else
+          route(line)
+        end
+      end
+
+      def ends_kept?(line) = line.targets.none? { |id| placement(id)&.pinned }
+
+      def take_route(line, points)
+        labels = ground.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1))
+        arrange(line.id, { route: { "points" => points, "labels" => labels } })
+        Layout::Polyline.boxes(points).each { |box| ground.lines.add(line.id, box) }
+      end
+
+      def route(line)
+        ground.remove(line.id)
+        reshape(line)
+        from, to = line.targets.values_at(0, -1)
+        return take_route(line, loop_at(from)) if from == to
+
+        terminals = [from, to].map { |id| writing.terminal(draft, draft.element(id), placement(id)) }
+        points = Layout::Router.new(ground.things, ground.lines).route(*terminals, [from, to, line.id])
+        take_route(line, points) if points
+      end
+
+      def loop_at(id)
+        box = placement(id).box
+        [[box.right, box.y + 14], [box.right + 22, box.y + 14], [box.right + 22, box.y + 32], [box.right, box.y + 32]]
+      end
+
+      def reshape(line)
+        writing.reshape(draft, sheet_id, line).each do |element_id, to|
+          ground.remove(element_id)
+          arrange(element_id, to)
+          ground.add(draft, placement(element_id))
+        end
+      end
+
+      # What the draft moved, altered or struck no longer stands where the ground has it.
+      def clear_ground
+        touched_elements.each do |id|
+          ground.remove(id)
+          placed = placement(id)
+          ground.add(draft, placed) if placed && draft.element(id)
+        end
+      end
+
+      def touched_elements
+        moved = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }
+                     .select { |p| p.sheet_id == sheet_id }.map(&:element_id)
+        (moved + draft.elements.differences.map(&:first)).uniq
+      end
+
+      # A thing whose words have become longer or shorter gets a symbol to fit.
+      def resize
+        draft.elements.differences.each do |id, before, after|
+          placed = after && !after.relation? && placement(id)
+          next unless placed&.x && before && before != after
+
+          w, h = writing.size(draft, after)
+          next if placed.h != h ? false : placed.w >= w
+
+          grow(placed, w, h)
+        end
+      end
+
+      def grow(placed, w, h)
+        ground.remove(placed.element_id)
+        Change::Arrange.new(placement_id: placed.id, to: { w: [placed.w, w].max, h: }).apply(draft)
+        ground.add(draft, placement(placed.element_id))
+      end
+
+      def settle(placed)
+        thing = draft.element(placed.element_id)
+        w, h = writing.size(draft, thing)
+        x, y = spot(thing, w, h)
+        Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)
+        ground.add(draft, placement(thing.id))
+      end
+
+      def spot(thing, w, h)
+        writing.spots(draft, sheet_id, thing, [w, h]).find do |x, y|
+          box = Layout::Box.new(x:, y:, w:, h:)
+          ground.free?(box.grow(14, 12)) && ground.lines_through(box.grow(4)).empty?
+        end || beneath
+      end
+
+      def beneath
+        lowest = draft.placements_on(sheet_id).filter_map { |p| p.x && (p.y + p.h) }.max || 0
+        [0, lowest + 60]
+      end
+
+      # Lines that are new, whose ends moved or changed, or through which something was put.
+      def disturbed
+        touched = touched_elements
+        own = touched.filter_map { |id| draft.element(id) }
+        lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
+        lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
+        lines.uniq(&:id).select { |line| writing.lines.include?(line.kind) && draft.drawn_between?(sheet_id, line) }
+      end
+
+      def crossed(thing)
+        placed = placement(thing.id)
+        return [] unless placed&.x
+
+        writing.obstacles(draft, thing, placed).flat_map { |box| ground.lines_through(box) }.filter_map { |id| draft.element(id) }
+      end
+
+      def reroute(lines)
+        lines.each { |line| needs_route?(line) ? route(line) : relabel(line) }
+      end
+
+      # A line whose ends stand still keeps its route when only what it says has changed.
+      def needs_route?(line)
+        placed = placement(line.id)
+        return true if placed.nil? || placed.route.nil? || moved?(line)
+
+        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !ground.things.free?(box) { |id| line.targets.include?(id) } }
+      end
+
+      def moved?(line)
+        @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.element_id }
+        line.targets.any? { |id| @moved.include?(id) }
+      end
+
+      def relabel(line)
+        points = placement(line.id).route["points"]
+        ground.remove(line.id)
+        take_route(line, points)
+      end
+    end
+  end
+end

@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # What stands where on a sheet: things, segments of lines and labels, found by place.
+    class Ground
+      def initialize(set, sheet_id)
+        @sheet_id = sheet_id
+        @things = Layout::Index.new
+        @lines = Layout::Index.new
+        @labels = Layout::Index.new
+        set.placements_on(sheet_id).each { |placement| add(set, placement) }
+      end
+
+      attr_reader :sheet_id, :things, :lines, :labels
+
+      def add(set, placement)
+        element = set.element(placement.element_id) or return
+        element.relation? ? add_line(set, element, placement) : add_thing(set, element, placement)
+      end
+
+      def remove(element_id)
+        [things, lines, labels].each { |index| index.remove(element_id) }
+      end
+
+      # @return [Boolean] whether a box meets neither a thing nor its surroundings
+      def free?(box, except: nil) = things.free?(box) { |id| id == except }
+
+      # @return [Array<Object>] ids of the lines that pass through the box
+      def lines_through(box) = lines.overlapping(box.grow(-0.5)).map(&:first).uniq
+
+      # Finds a place for each label along a route and takes it.
+      #
+      # @param ends [Array<String>] the roles of the line's first and last end
+      # @return [Hash{String => Array(Numeric, Numeric)}] middles by role; a label without room is left out
+      def place_labels(line_id, found, points, ends)
+        this = found.one?
+        found.each_with_object({}) do |label, places|
+          place = place_label(label, points, ends, this) or next
+          places[label.role] = place.map { |number| number.round(1) }
+          labels.add(line_id, Layout::Box.at(*place, label.width, label.height))
+        end
+      end
+
+      private
+
+      def add_thing(set, thing, placement)
+        return unless placement.x
+
+        set.sheets[sheet_id].writing.obstacles(set, thing, placement).each { |box| things.add(thing.id, box) }
+      end
+
+      def add_line(set, line, placement)
+        return unless placement.route && set.drawn_between?(sheet_id, line)
+
+        Layout::Polyline.boxes(placement.route["points"]).each { |box| lines.add(line.id, box) }
+        set.sheets[sheet_id].writing.labels(set, line).each do |label|
+          place = placement.route["labels"]&.fetch(label.role, nil)
+          labels.add(line.id, Layout::Box.at(*place, label.width, label.height)) if place
+        end
+      end
+
+      def place_label(label, points, ends, alone)
+        candidates = candidates(label, points, ends, alone)
+        free = candidates.select { |x, y| things.free?(Layout::Box.at(x, y, label.width, label.height)) }
+        free.find { |x, y| labels.free?(Layout::Box.at(x, y, label.width, label.height)) } || free.first
+      end
+
+      def candidates(label, points, ends, alone)
+        case label.role
+        when ends.first then middle_first(points, alone) + Layout::LabelPlaces.near_end(points, label.width, label.height)
+        when ends.last then middle_first(points, alone) + Layout::LabelPlaces.near_end(points.reverse, label.width, label.height)
+        else Layout::LabelPlaces.in_middle(points, label.width, label.height)
+        end
+      end
+
+      # The only label of a short straight line stands in its middle.
+      def middle_first(points, alone)
+        alone && points.length == 2 && Layout::Polyline.length(points) < 100 ? [Layout::LabelPlaces.at(points, Layout::Polyline.length(points) / 2.0)] : []
+      end
+    end
+  end
+end

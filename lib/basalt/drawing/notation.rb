@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # How one kind of sheet draws a model. A family's notation inherits from this and says
+    # what differs.
+    class Notation
+      def name = raise(NotImplementedError)
+
+      # @return [String] the stratum it belongs to
+      def band = "Logical"
+
+      # @return [Array<String>] kinds of things it draws
+      def things = []
+
+      # @return [Array<String>] kinds of relations it draws as lines
+      def lines = []
+
+      # @return [Array<String>] three statements to try on an empty sheet
+      def examples = []
+
+      # @return [Array<Array(String, String)>] words that can be placed, each with its letter
+      def chips = []
+
+      def draws?(element) = things.include?(element.kind)
+
+      # @return [Array<Model::Element>] the relations drawn on the sheet
+      def lines_on(set, sheet_id)
+        set.relations_on(sheet_id).select { |relation| lines.include?(relation.kind) }
+      end
+
+      # @return [Array(Numeric, Numeric)] width and height of a thing's symbol, px
+      def size(_set, _thing) = raise(NotImplementedError)
+
+      # @return [Array<Label>] the texts at a line
+      def labels(_set, _line) = []
+
+      # @return [Array] shapes of a thing at its placement
+      def thing_shapes(_set, _thing, _placement) = raise(NotImplementedError)
+
+      # @return [Array] shapes of a line along its route
+      def line_shapes(_set, line, route) = [Shapes.polyline(route, pen(line)), Shapes.polyline(route, :grip)]
+
+      def pen(_line) = :line
+
+      # @return [Array<Array(String, Symbol, Object)>] words, type of sample and sample of the legend
+      def legend(_set, _sheet_id) = []
+
+      # Lays the sheet out afresh.
+      #
+      # @return [Hash{String => Hash}] for each element id what its placement becomes
+      def tidy(_set, _sheet_id) = raise(NotImplementedError)
+
+      # Places where a new thing could stand, best first.
+      #
+      # @return [Enumerator<Array(Numeric, Numeric)>] top left corners
+      def spots(_set, _sheet_id, _thing, _size) = [].each
+
+      # What of other placements has to follow when lines are attached to them.
+      #
+      # @return [Hash{String => Hash}] for each element id what its placement becomes
+      def reshape(_set, _sheet_id, _line) = {}
+
+      # @return [Layout::Terminal] where lines can end at a thing
+      def terminal(_set, _thing, placement) = Layout::BoxTerminal.new(placement.box)
+
+      # @return [Array<Layout::Box>] what lines and labels keep clear of, of a thing
+      def obstacles(_set, _thing, placement) = [placement.box]
+    end
+  end
+end

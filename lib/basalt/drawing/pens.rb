@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # Colours, lines and type of the drawings.
+    module Pens
+      PAPER = "#F7F4EC"
+      BASALT = "#1E2124"
+      SLATE = "#33383D"
+      PEBBLE = "#5F666D"
+      HAIRLINE = "#CFC9BB"
+      TIDE = "#12677A"
+      LICHEN = "#5E7216"
+      OCHRE = "#9A6414"
+      RUST = "#A63D2F"
+      AMETHYST = "#6B4E86"
+      GRAPHITE = "#4A4E53"
+
+      # Attributes of shapes.
+      LINES = {
+        outline: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25 },
+        assumed: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25, "stroke-dasharray" => "2 3" },
+        planned: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25, "stroke-dasharray" => "6 4" },
+        rule: { fill: "none", stroke: BASALT, "stroke-width" => 1 },
+        frame: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.5 },
+        cell: { fill: "none", stroke: HAIRLINE, "stroke-width" => 1 },
+        line: { fill: "none", stroke: SLATE, "stroke-width" => 1.25 },
+        planned_line: { fill: "none", stroke: SLATE, "stroke-width" => 1.25, "stroke-dasharray" => "6 4" },
+        circuit: { fill: "none", stroke: SLATE, "stroke-width" => 2.25 },
+        fibre: { fill: "none", stroke: SLATE, "stroke-width" => 1.25, "stroke-dasharray" => "12 3" },
+        radio: { fill: "none", stroke: SLATE, "stroke-width" => 1.5, "stroke-dasharray" => "1.5 4" },
+        coax: { fill: "none", stroke: SLATE, "stroke-width" => 1.25, "stroke-dasharray" => "12 3 2 3" },
+        bus: { fill: "none", stroke: TIDE, "stroke-width" => 5 },
+        planned_bus: { fill: "none", stroke: TIDE, "stroke-width" => 5, "stroke-dasharray" => "14 6" },
+        glyph: { fill: "none", stroke: BASALT, "stroke-width" => 1.5, "stroke-linecap" => "round", "stroke-linejoin" => "round" },
+        grip: { fill: "none", stroke: "#000000", "stroke-opacity" => 0, "stroke-width" => 12 },
+        halo: { fill: PAPER }
+      }.freeze
+
+      SEAMS = { slate: SLATE, ochre: OCHRE, rust: RUST, lichen: LICHEN, tide: TIDE, amethyst: AMETHYST, graphite: GRAPHITE }.freeze
+
+      # Typeface, size in px and colour of texts.
+      TEXTS = {
+        name: [:strong, 13, BASALT],
+        identifier: [:mono, 11, PEBBLE],
+        label: [:mono, 12, BASALT],
+        wrong: [:mono, 12, RUST],
+        subnet: [:strong, 13, TIDE],
+        prefix: [:mono, 12, TIDE],
+        title: [:strong, 14, BASALT],
+        caption: [:plain, 10, PEBBLE],
+        entry: [:mono, 12, BASALT],
+        legend: [:plain, 11.5, BASALT],
+        heading: [:strong, 11.5, BASALT],
+        member: [:plain, 12, BASALT],
+        verb: [:plain, 12, BASALT]
+      }.freeze
+
+      # @return [String] rules for the classes that the writer uses
+      def self.stylesheet
+        @stylesheet ||= (LINES.map { |pen, values| ".p-#{pen}{#{values.map { |name, value| "#{name}:#{value}" }.join(';')}}" } +
+          TEXTS.map { |style, (face, size, colour)| ".x-#{style}{font:#{face == :strong ? 600 : 400} #{size}px #{Typefaces::FAMILIES[face]};fill:#{colour}}" })
+                        .join("\n").freeze
+      end
+
+      # @return [Float] width in px of a text of that style
+      def self.width(text, style)
+        face, size, = TEXTS.fetch(style)
+        Typefaces.width(text, face, size)
+      end
+
+      def self.fit(text, style, limit)
+        face, size, = TEXTS.fetch(style)
+        Typefaces.fit(text, face, size, limit)
+      end
+    end
+  end
+end

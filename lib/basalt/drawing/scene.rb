@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # A sheet ready to be drawn: items by id, in flat layers, and the frame around them.
+    class Scene
+      LAYERS = %i[furniture lines things labels].freeze
+      MARGIN = 40
+
+      # @param set [Model::WorkingSet, Change::Draft]
+      # @param findings [Array<Checks::Finding>] what they are about is marked
+      def initialize(set, sheet_id, findings: [])
+        @set = set
+        @sheet = set.sheets[sheet_id]
+        @writing = @sheet.writing
+        @wrong = findings.select(&:error?).flat_map(&:subjects).to_set
+      end
+
+      attr_reader :set, :sheet, :writing
+
+      # @return [Array<Item>] all of it
+      def items
+        [Furniture.item(self)] + set.placements_on(sheet.id).sort_by(&:ordinal).flat_map { |placement| items_of(placement) }
+      end
+
+      # @return [Array<Item>] of some elements only, and what always may have changed with them
+      def pieces(element_ids)
+        [Furniture.item(self)] + element_ids.flat_map { |id| set.placements.by(:spot, [sheet.id, id]) }.flat_map { |placement| items_of(placement) }
+      end
+
+      # @return [Array<Item>]
+      def items_of(placement)
+        element = set.element(placement.element_id)
+        return [] unless element
+        return line_items(element, placement) if element.relation?
+        return [] unless placement.x
+
+        [Item.new(id: "t#{placement.id}", layer: :things, element_id: element.id, type: element.kind, title: "#{element.noun} #{element.name}",
+                  shapes: writing.thing_shapes(set, element, placement))]
+      end
+
+      # @return [Layout::Box] around all that is drawn, without the frame
+      def extent
+        @extent ||= begin
+          boxes = set.placements_on(sheet.id).flat_map { |placement| boxes_of(placement) }
+          Layout::Box.around(boxes) || Layout::Box.new(x: 0, y: 0, w: 720, h: 320)
+        end
+      end
+
+      # @return [Boolean] whether an error is about the element
+      def wrong?(element_id) = @wrong.include?(element_id)
+
+      private
+
+      def boxes_of(placement)
+        return Layout::Polyline.boxes(placement.route["points"]) if placement.route && drawn?(placement)
+        return [] unless placement.x
+
+        element = set.element(placement.element_id)
+        element ? writing.obstacles(set, element, placement) : []
+      end
+
+      def drawn?(placement)
+        element = set.element(placement.element_id)
+        element && set.drawn_between?(sheet.id, element)
+      end
+
+      def line_items(line, placement)
+        return [] unless placement.route && writing.lines.include?(line.kind) && set.drawn_between?(sheet.id, line)
+
+        [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
+                  shapes: writing.line_shapes(set, line, placement.route["points"])),
+         Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
+                  shapes: writing.labels(set, line).flat_map { |label| label_shapes(label, placement.route["labels"], line) })]
+      end
+
+      def line_title(line)
+        "#{line.kind}: #{line.targets.map { |id| set.element(id).name }.join(' – ')}"
+      end
+
+      def label_shapes(label, places, line)
+        x, y = places&.fetch(label.role, nil)
+        return [] unless x
+
+        style = wrong?(line.id) && label.style == :label ? :wrong : label.style
+        [Shapes.rect(x - (label.width / 2.0), y - (label.height / 2.0), label.width, label.height, :halo),
+         Shapes.text(x, y + 4, label.text, style, :middle)]
+      end
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # The few shapes that drawings are made of. Each is a frozen array that the writer knows.
+    module Shapes
+      module_function
+
+      # @param d [String] path data of SVG
+      # @param pen [Symbol] of Pens::LINES
+      def path(d, pen) = [:path, d, pen].freeze
+      def polyline(points, pen) = path(data(points), pen)
+      def fill(d, colour) = [:fill, d, colour].freeze
+
+      # @param anchor [Symbol] +:start+, +:middle+ or +:end+
+      def text(x, y, string, style, anchor = :start) = [:text, x, y, string, style, anchor].freeze
+      def glyph(name, x, y) = [:glyph, name, x, y].freeze
+      def rect(x, y, w, h, pen) = path("M#{n x} #{n y}H#{n x + w}V#{n y + h}H#{n x}Z", pen)
+
+      def data(points)
+        points.each_with_index.map { |(x, y), index| "#{index.zero? ? 'M' : 'L'}#{n x} #{n y}" }.join
+      end
+
+      # Numbers with one decimal at most.
+      def n(number)
+        rounded = number.round(1)
+        rounded == rounded.to_i ? rounded.to_i : rounded
+      end
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require "cgi/escape"
+
+module Basalt
+  module Drawing
+    # Writes items as SVG 1.1. All text from people passes through +escape+.
+    module SVG
+      module_function
+
+      # @param text [Object]
+      # @return [String] safe as text and as an attribute's value
+      def escape(text) = CGI.escapeHTML(text.to_s)
+
+      # @return [String] one group
+      def group(item)
+        title = item.title ? "<title>#{escape(item.title)}</title>" : ""
+        element = item.element_id ? " data-element=\"#{escape(item.element_id)}\"" : ""
+        "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} #{escape(item.type.tr(' ', '-'))}\"#{element}>#{title}" \
+          "#{item.shapes.map { |shape| shape(shape) }.join}</g>"
+      end
+
+      # @return [String] the layers, in order from behind to before
+      def layers(items)
+        by_layer = items.group_by(&:layer)
+        Scene::LAYERS.map { |layer| "<g id=\"layer-#{layer}\">#{by_layer.fetch(layer, []).map { |item| group(item) }.join("\n")}</g>" }.join("\n")
+      end
+
+      # @return [String] a document of its own
+      #
+      # @param description [String] the reading, for those who cannot see it
+      # @param faces [String] font-face rules to go with it
+      def document(scene, description:, faces: "")
+        frame = Furniture.frame(scene).grow(10)
+        view = [frame.x, frame.y, frame.w, frame.h].map { |number| Shapes.n(number) }
+        <<~SVG
+          <?xml version="1.0" encoding="UTF-8"?>
+          <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(' ')}" role="img" aria-labelledby="title desc">
+          <title id="title">#{escape(scene.sheet.name)}</title>
+          <desc id="desc">#{escape(description)}</desc>
+          <style>#{faces}#{Pens.stylesheet}</style>
+          #{layers(scene.items)}
+          </svg>
+        SVG
+      end
+
+      def shape(shape)
+        case shape[0]
+        when :path then "<path class=\"p-#{shape[2]}\" d=\"#{shape[1]}\"/>"
+        when :fill then "<path d=\"#{shape[1]}\" fill=\"#{shape[2]}\"/>"
+        when :glyph
+          "<path class=\"p-glyph\" transform=\"translate(#{Shapes.n shape[2]} #{Shapes.n shape[3]})\" d=\"#{Glyphs.path(shape[1])}\"/>"
+        when :text then text(*shape.drop(1))
+        end
+      end
+
+      def text(x, y, string, style, anchor)
+        anchored = anchor == :start ? "" : " text-anchor=\"#{anchor}\""
+        "<text class=\"x-#{style}\" x=\"#{Shapes.n x}\" y=\"#{Shapes.n y}\"#{anchored}>#{escape(string)}</text>"
+      end
+    end
+  end
+end

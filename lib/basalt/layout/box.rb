@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Layout
+    # An upright rectangle on the sheet, in px; +x+ and +y+ are its top left corner.
+    class Box
+      def initialize(x:, y:, w:, h:)
+        @x = x
+        @y = y
+        @w = w
+        @h = h
+        freeze
+      end
+
+      attr_reader :x, :y, :w, :h
+
+      # @return [Box] around all of them; nil for none
+      def self.around(boxes)
+        return nil if boxes.empty?
+
+        left = boxes.map(&:x).min
+        top = boxes.map(&:y).min
+        new(x: left, y: top, w: boxes.map(&:right).max - left, h: boxes.map(&:bottom).max - top)
+      end
+
+      # @return [Box] with its middle at a point
+      def self.at(cx, cy, w, h) = new(x: cx - (w / 2.0), y: cy - (h / 2.0), w:, h:)
+
+      # @return [Box] covering a straight segment
+      def self.along(one, other)
+        xs = [one[0], other[0]].minmax
+        ys = [one[1], other[1]].minmax
+        new(x: xs[0], y: ys[0], w: xs[1] - xs[0], h: ys[1] - ys[0])
+      end
+
+      def right = x + w
+      def bottom = y + h
+      def cx = x + (w / 2.0)
+      def cy = y + (h / 2.0)
+      def grow(by, other = by) = Box.new(x: x - by, y: y - other, w: w + (2 * by), h: h + (2 * other))
+
+      # Touching is not overlapping.
+      def overlap?(other)
+        x < other.right && other.x < right && y < other.bottom && other.y < bottom
+      end
+
+      def ==(other) = other.is_a?(Box) && [x, y, w, h] == [other.x, other.y, other.w, other.h]
+      alias eql? ==
+      def hash = [x, y, w, h].hash
+    end
+  end
+end

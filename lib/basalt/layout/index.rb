@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Layout
+    # Boxes found by place: a grid of cells, each listing the boxes that touch it.
+    class Index
+      CELL = 160.0
+
+      def initialize
+        @cells = Hash.new { |hash, key| hash[key] = [] }
+        @boxes = {}
+      end
+
+      # @param id [Object] what the box is of; a second box of the same id is kept beside the first
+      def add(id, box)
+        each_cell(box) { |cell| @cells[cell] << [id, box] }
+        (@boxes[id] ||= []) << box
+      end
+
+      def remove(id)
+        (@boxes.delete(id) || []).each { |box| each_cell(box) { |cell| @cells[cell].reject! { |other, _| other.eql?(id) } } }
+      end
+
+      # @yieldparam id [Object]
+      # @return [Boolean] whether nothing overlaps the box, of what the block does not except
+      def free?(box, &except)
+        each_cell(box) do |cell|
+          next unless @cells.key?(cell)
+
+          @cells[cell].each { |id, other| return false if other.overlap?(box) && !except&.call(id) }
+        end
+        true
+      end
+
+      # @return [Array<Array(Object, Box)>] what overlaps the box
+      def overlapping(box)
+        found = {}.compare_by_identity
+        each_cell(box) do |cell|
+          next unless @cells.key?(cell)
+
+          @cells[cell].each { |entry| found[entry] = true if entry[1].overlap?(box) }
+        end
+        found.keys
+      end
+
+      private
+
+      def each_cell(box)
+        ((box.x / CELL).floor..(box.right / CELL).floor).each do |column|
+          ((box.y / CELL).floor..(box.bottom / CELL).floor).each { |row| yield (column * 1_000_003) + row }
+        end
+      end
+    end
+  end
+end

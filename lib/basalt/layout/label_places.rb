@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Layout
+    # Where a label can stand along a line, best first.
+    module LabelPlaces
+      STEP = 12
+      OUT = 15
+
+      module_function
+
+      # @param points [Array] the line, from the label's end on
+      # @param w [Numeric] width of the label
+      # @return [Array<Array(Numeric, Numeric)>] middles
+      def near_end(points, w, h)
+        length = Polyline.length(points)
+        first = points[0][0] == points[1][0] ? OUT : (w / 2.0) + 8
+        places = first.step(length - (h / 2.0), STEP).map { |distance| at(points, distance) }
+        places.unshift(at(points, length / 2.0)) if length < 2 * first + STEP
+        places + beside(points, w, h)
+      end
+
+      def in_middle(points, w, h)
+        on_segments(points) + 20.step([Polyline.length(points) - 20, 20].max, STEP).map { |distance| at(points, distance) } + beside(points, w, h)
+      end
+
+      # The middle and the quarters of each segment, longest first.
+      def on_segments(points)
+        points.each_cons(2).sort_by { |one, other| -span(one, other) }.flat_map do |one, other|
+          [0.5, 0.3, 0.7].map { |part| [one[0] + ((other[0] - one[0]) * part), one[1] + ((other[1] - one[1]) * part)] }
+        end
+      end
+
+      # To the right of an upright line, above a level one.
+      def beside(points, w, h)
+        on_segments(points).flat_map { |x, y| [[x + (w / 2.0) + 4, y], [x, y - h + 4], [x - (w / 2.0) - 4, y], [x, y + h - 4]] }
+      end
+
+      def span(one, other) = (one[0] - other[0]).abs + (one[1] - other[1]).abs
+
+      # @return [Array(Numeric, Numeric)] the point so far along the line
+      def at(points, distance)
+        points.each_cons(2) do |one, other|
+          length = span(one, other)
+          if distance <= length
+            part = length.zero? ? 0 : distance / length.to_f
+            return [one[0] + ((other[0] - one[0]) * part), one[1] + ((other[1] - one[1]) * part)]
+          end
+          distance -= length
+        end
+        points.last
+      end
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Layout
+    # Finds where along its edge each line meets a thing: as straight as can be, in an order
+    # that does not cross, far enough apart for the labels.
+    class Ports
+      # @param parts [Array<Layered::Part>] their x are set
+      def initialize(parts)
+        @parts = parts
+      end
+
+      def find
+        ends = @parts.flat_map { |part| ends_of(part) }
+        ends.each { |at| at.x = at.cell.x + (at.cell.w / 2.0) }
+        groups = ends.group_by { |at| [at.cell.id, at.side] }.values
+        narrow, wide = groups.partition { |group| group.first.cell.w < 400 }
+        2.times { (narrow + wide).each { |group| spread(group) } }
+        ends.each(&:write)
+      end
+
+      private
+
+      End = Struct.new(:part, :member, :cell, :side, :x, :other) do
+        def write = part[member] = x.round
+      end
+
+      def ends_of(part)
+        pair = if part.upper
+                 [End.new(part, :upper_x, part.upper, :bottom), End.new(part, :lower_x, part.lower, :top)]
+               else
+                 [End.new(part, :lower_x, part.lower, :top), End.new(part, :lower2_x, part.lower2, :top)]
+               end
+        pair[0].other = pair[1]
+        pair[1].other = pair[0]
+        pair
+      end
+
+      def spread(group)
+        cell = group.first.cell
+        return group.each { |at| at.x = cell.x + 1 } unless cell.node
+
+        surface = cell.node.public_send(group.first.side)
+        sorted = group.sort_by { |at| [at.other.x, at.other.cell.level] }
+        rooms = sorted.map { |at| [at.part.edge.room(cell.id) + 8, Layered::PITCH].max }
+        gaps = [0] + rooms.each_cons(2).map { |one, other| (one + other) / 2.0 }
+        xs = Spacing.within(sorted.map { |at| at.other.x }, gaps, cell.x + surface.from, cell.x + surface.to)
+        sorted.each_with_index { |at, index| at.x = xs[index] }
+      end
+    end
+  end
+end

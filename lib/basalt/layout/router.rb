@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Layout
+    # Finds the way of a single line on a sheet that is laid out already: first the plain
+    # shapes with few bends, then a search through the gaps between boxes.
+    class Router
+      BEND = 40
+      OVERLAP = 300
+      CLEAR = 7
+      STUB = 14
+
+      # @param boxes [Index] what no line may pass through
+      # @param lines [Index] segments of other lines, which it should not lie on
+      def initialize(boxes, lines)
+        @boxes = boxes
+        @lines = lines
+      end
+
+      # @param from [#doors, #middle]
+      # @param to [#doors, #middle]
+      # @param own [Array] ids in the indexes of the two ends and of the line itself
+      # @return [Array<Array(Numeric, Numeric)>] points
+      def route(from, to, own)
+        pairs = pairs(from, to)
+        simple = best(pairs.flat_map { |a, b| Elbows.between(a, b, STUB) }, own)
+        simple || Maze.new(@boxes, own).path(pairs) || direct(pairs)
+      end
+
+      private
+
+      def pairs(from, to)
+        starts = from.doors(to.middle)
+        starts.flat_map { |door| to.doors(door[0]).map { |other| [door, other] } }
+              .sort_by { |(p, d), (q, e)| span(p, q) + (facing?(p, d, q) ? 0 : 60) + (facing?(q, e, p) ? 0 : 60) }
+              .first(60)
+      end
+
+      def span(one, other) = (one[0] - other[0]).abs + (one[1] - other[1]).abs
+
+      def facing?(point, direction, other)
+        (((other[0] - point[0]) * direction[0]) + ((other[1] - point[1]) * direction[1])).positive?
+      end
+
+      def best(candidates, own)
+        winner = nil
+        least = Float::INFINITY
+        candidates.map { |points| [cost(points), points] }.sort_by(&:first).each do |cost, points|
+          break if cost >= least
+          next unless clear?(points, own)
+
+          total = cost + (OVERLAP * overlaps(points, own))
+          winner, least = points, total if total < least
+        end
+        winner
+      end
+
+      def cost(points) = Polyline.length(points) + (BEND * (points.length - 2))
+
+      # Every segment keeps clear of foreign boxes, and none passes through the ends' own.
+      def clear?(points, own)
+        segments = Polyline.boxes(points)
+        segments.all? { |segment| @boxes.free?(segment) && @boxes.free?(segment.grow(CLEAR)) { |id| own.include?(id) } } &&
+          segments[1..-2].to_a.all? { |segment| @boxes.free?(segment.grow(1)) }
+      end
+
+      def overlaps(points, own)
+        points.each_cons(2).sum do |one, other|
+          segment = Box.along(one, other)
+          level = one[1] == other[1]
+          @lines.overlapping(segment.grow(level ? 0 : 4, level ? 4 : 0)).count { |id, box| !own.include?(id) && (level ? box.h.zero? : box.w.zero?) }
+        end
+      end
+
+      # Where nothing is clear, the shortest way is shown all the same.
+      def direct(pairs)
+        pairs.first(10).flat_map { |a, b| Elbows.between(a, b, STUB) }.min_by { |points| cost(points) }
+      end
+    end
+  end
+end

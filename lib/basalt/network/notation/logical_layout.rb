@@ -1,0 +1,166 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Network
+    module Notation
+      # Tidies a logical network: the outside above, then tiers of routers, buses and what
+      # stands between them; things on one subnet only hang beneath its bus.
+      class LogicalLayout
+        COLUMN_GAP = 24
+        DROP = 64
+        ROW_GAP = 40
+        SPINE = 22
+        LANE = 22
+        LOOP = 40
+        ABOVE = ["router", "firewall", "load balancer", "modem"].freeze
+
+        def initialize(notation, set, sheet_id)
+          @notation = notation
+          @set = set
+          @things = set.things_on(sheet_id).select { |thing| notation.draws?(thing) }
+          @lines = notation.lines_on(set, sheet_id).reject { |line| line.targets.uniq.one? }
+          @loops = notation.lines_on(set, sheet_id).select { |line| line.targets.uniq.one? }.to_set { |line| line.targets.first }
+          @lines_of = @lines.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |line, table| line.targets.uniq.each { |id| table[id] << line } }
+        end
+
+        # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
+        def placements
+          @hosts = @things.select { |thing| host?(thing) }.group_by { |thing| @lines_of[thing.id].first.target("subnet") }
+          inner = @things.reject { |thing| host?(thing) }
+          joined, loose = inner.partition { |thing| @lines_of[thing.id].any? || @hosts.key?(thing.id) }
+          @levels = Tiers.new(@set, joined, @lines.reject { |line| hanging?(line) }).levels
+          @plan = Layout::Layered.call(joined.map { |thing| node(thing) }, edges)
+          laid = joined.each_with_object({}) { |thing, found| put(thing, found) }
+          routes(laid)
+          loose(loose, laid)
+        end
+
+        private
+
+        def host?(thing)
+          lines = @lines_of[thing.id]
+          thing.kind == "device" && lines.one? && lines.first.kind == "attachment" && !ABOVE.include?(thing["role"]) && !@loops.include?(thing.id)
+        end
+
+        def hanging?(line) = line.kind == "attachment" && host?(@set.element(line.target("thing")))
+
+        def edges
+          @edges ||= @lines.reject { |line| hanging?(line) }.map do |line|
+            from, to = line.ends.map(&:role)
+            rooms = @notation.labels(@set, line).to_h { |label| [label.role, label.width] }
+            Layout::Edge.new(id: line.id, from: line.targets[0], to: line.targets[1], from_room: rooms.fetch(from, 0),
+                             to_room: rooms.fetch(to, 0), middle: rooms.fetch("middle", 0))
+          end
+        end
+
+        def node(thing)
+          return bus_node(thing) if thing.kind == "subnet"
+
+          w, h = slab_size(thing)
+          loop = @loops.include?(thing.id) ? LOOP : 0
+          Layout::Node.box(thing.id, w, h, @levels[thing.id]).with(w: w + loop, beside: loop.zero?)
+        end
+
+        # Wide enough for the labels of the lines that end at it.
+        def slab_size(thing)
+          w, h = @notation.size(@set, thing)
+          sides = edges.select { |edge| [edge.from, edge.to].include?(thing.id) }.group_by { |edge| side(edge, thing.id) }
+          needed = sides.values.map { |lines| lines.sum { |edge| [edge.room(thing.id) + 8, Layout::Layered::PITCH].max } + 28 }.max || 0
+          [[w, needed].max.ceil, h]
+        end
+
+        def side(edge, id)
+          other = edge.from == id ? edge.to : edge.from
+          @levels[other] > @levels[id] ? :bottom : :top
+        end
+
+        def bus_node(subnet)
+          block = blocks[subnet.id]
+          label = Bus.label_width(subnet)
+          Layout::Node.new(id: subnet.id, w: block.w, h: block.h, level: @levels[subnet.id], beside: false,
+                           top: Layout::Surface.new(from: label + 12, to: block.w - 6, y: 0),
+                           bottom: Layout::Surface.new(from: block.w - (block.lanes * LANE), to: block.w - 6, y: block.rails.last))
+        end
+
+        # The hosts of a subnet in rows, each beneath a line of the bus.
+        Block = Value.of(:w, :h, :rails, :lanes, :column, :columns, :hosts)
+
+        def blocks
+          @blocks ||= @things.select { |thing| thing.kind == "subnet" }.to_h { |subnet| [subnet.id, block(subnet)] }
+        end
+
+        def block(subnet)
+          hosts = @hosts.fetch(subnet.id, []).sort_by { |host| rank(host) }
+          columns = [hosts.length <= 6 ? hosts.length : Math.sqrt(hosts.length * 2.2).ceil, 1].max
+          column = (hosts.map { |host| @notation.size(@set, host)[0] }.max || 0) + COLUMN_GAP
+          rows = [(hosts.length / columns.to_f).ceil, 1].max
+          lanes = edges.count { |edge| [edge.from, edge.to].include?(subnet.id) && below?(edge, subnet.id) }
+          tops = edges.count { |edge| [edge.from, edge.to].include?(subnet.id) } - lanes
+          last = hosts.empty? ? 0 : hosts.length - ((rows - 1) * columns)
+          width = [SPINE + (columns * column), SPINE + (last * column) + (lanes * LANE) + 12, Bus.label_width(subnet) + 40 + (tops * Layout::Layered::PITCH * 2)].max
+          Block.new(w: hosts.empty? ? [width - column, 200].max.ceil : width.ceil, h: height(hosts, rows), lanes:, column:, columns:, hosts:,
+                    rails: Array.new(rows) { |row| row * row_height })
+        end
+
+        def row_height = DROP + Drawing::Slab::HEIGHT + ROW_GAP
+        def height(hosts, rows) = hosts.empty? ? Bus::THICK : ((rows - 1) * row_height) + DROP + Drawing::Slab::HEIGHT
+
+        # By address where there is one, then in order of making.
+        def rank(host)
+          address = @lines_of[host.id].first["address"]
+          [address ? 0 : 1, address ? Addresses.address(address).number : 0, host.ordinal]
+        end
+
+        # Lines to the same or a lower tier may end at the bus from below.
+        def below?(edge, id)
+          other = edge.from == id ? edge.to : edge.from
+          @levels[other] >= @levels[id]
+        end
+
+        def put(thing, laid)
+          x, y = @plan.corners.fetch(thing.id)
+          return put_bus(thing, x, y, laid) if thing.kind == "subnet"
+
+          w, h = slab_size(thing)
+          laid[thing.id] = { x:, y:, w:, h: }
+        end
+
+        def put_bus(subnet, x, y, laid)
+          block = blocks[subnet.id]
+          laid[subnet.id] = { x:, y:, w: block.w, h: block.h, shape: { "rails" => block.rails } }
+          block.hosts.each_with_index { |host, index| put_host(host, index, block, x, y, laid) }
+        end
+
+        def put_host(host, index, block, x, y, laid)
+          w, h = @notation.size(@set, host)
+          row, column = index.divmod(block.columns)
+          left = x + SPINE + (column * block.column) + ((block.column - COLUMN_GAP - w) / 2)
+          rail = y + block.rails[row]
+          laid[host.id] = { x: left.round, y: rail + DROP, w:, h: }
+          middle = left.round + (w / 2)
+          laid[@lines_of[host.id].first.id] = { route: { "points" => [[middle, rail + DROP], [middle, rail]] } }
+        end
+
+        def routes(laid)
+          @plan.routes.each { |id, points| laid[id] = { route: { "points" => points } } }
+        end
+
+        def loose(things, laid)
+          bottom = laid.values.filter_map { |to| to[:y] && (to[:y] + to[:h]) }.max
+          width = [laid.values.filter_map { |to| to[:x] && (to[:x] + to[:w]) }.max || 0, 720].max
+          x = 0
+          y = bottom ? bottom + 70 : 40
+          things.each do |thing|
+            w, h = slab_size_or_bus(thing)
+            x, y = 0, y + Drawing::Slab::HEIGHT + 50 if x.positive? && x + w > width
+            laid[thing.id] = { x:, y: thing.kind == "subnet" ? y + 20 : y, w:, h: }
+            x += w + Layout::Layered::GAP
+          end
+          laid
+        end
+
+        def slab_size_or_bus(thing) = @notation.size(@set, thing)
+      end
+    end
+  end
+end
