@@ -57,7 +57,7 @@ module Basalt
         return [] unless placement.x
 
         element = set.element(placement.element_id)
-        element ? writing.obstacles(set, element, placement) : []
+        element ? [placement.box, *writing.obstacles(set, element, placement)] : []
       end
 
       def drawn?(placement)

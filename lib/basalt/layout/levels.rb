@@ -17,10 +17,18 @@ module Basalt
         end
       end
 
+      # Rows of about the same width, none wider than allowed.
       def rows(members, widest, gap)
+        total = members.sum { |node| node.w + gap }
+        target = total / (total / widest.to_f).ceil
+        width = 0
         members.each_with_object([[]]) do |node, rows|
-          rows << [] if rows.last.any? && rows.last.sum { |other| other.w + gap } + node.w > widest
+          if rows.last.any? && width + (node.w / 2.0) > target
+            rows << []
+            width = 0
+          end
           rows.last << node
+          width += node.w + gap
         end
       end
     end

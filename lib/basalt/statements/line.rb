@@ -34,7 +34,6 @@ module Basalt
           said = matcher.fit(form)
           return [matcher, form, said] if said
         end
-        matcher.expect(0, "a statement")
         [matcher, nil, nil]
       end
     end

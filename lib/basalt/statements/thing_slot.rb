@@ -76,7 +76,7 @@ module Basalt
       end
 
       def label(arguments)
-        arguments.empty? ? "a known name" : "a known #{arguments.join(' or ')}"
+        arguments.empty? ? "a known name" : "a known #{[arguments[0..-2].join(", "), arguments.last].reject(&:empty?).join(" or ")}"
       end
     end
   end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require "optparse"
+
+module CommandLine
+  # What all commands share: options, and reading files.
+  class Command
+    def initialize(arguments, out:, err:)
+      @out = out
+      @err = err
+      @options = {}
+      @parser = OptionParser.new { |parser| describe(parser) }
+      @arguments = @parser.parse(arguments)
+    end
+
+    attr_reader :out, :err, :options
+
+    # @return [Integer] exit status
+    def run
+      return show_help if options[:help]
+
+      act
+    end
+
+    private
+
+    def describe(parser)
+      parser.banner = "Usage: #{self.class::USAGE}\n#{self.class::SUMMARY}\n"
+      parser.on("-h", "--help", "tell about this command") { options[:help] = true }
+    end
+
+    def show_help
+      out.puts @parser.help
+      0
+    end
+
+    # @return [String] the one file that was named
+    def file
+      return @arguments.first if @arguments.one?
+
+      raise Basalt::Mistake, @arguments.empty? ? "Name a file: #{self.class::USAGE}" : "Name one file, not #{@arguments.length}"
+    end
+
+    # @return [Basalt::Model::WorkingSet] what the file says
+    def model
+      Files.model(file)
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module CommandLine
+  # Reading files of statements, and writing results.
+  module Files
+    module_function
+
+    # @raise [Basalt::Mistake] when the file cannot be read or understood
+    def bytes(path)
+      raise Basalt::Mistake, "There is no file #{path}" unless File.exist?(path)
+      raise Basalt::Mistake, "#{path} is a folder, not a file" if File.directory?(path)
+      raise Basalt::Mistake, "#{path} is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB" if File.size(path) > Basalt::Statements::Document::LIMIT
+
+      File.binread(path)
+    rescue SystemCallError => e
+      raise Basalt::Mistake, "#{path} cannot be read: #{e.message}"
+    end
+
+    # @return [Basalt::Model::WorkingSet] with every sheet laid out
+    def model(path)
+      draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: counter)
+      Basalt::Statements::Document.new(bytes(path)).into(draft)
+      Basalt::Model::WorkingSet.new.advance(draft.effect)
+    rescue Basalt::Statements::Misread => e
+      raise Basalt::Mistake, "#{path}: #{e.message}"
+    end
+
+    # The same file gives the same ids, and so the same drawing to the letter.
+    def counter
+      number = 0
+      -> { (number += 1).to_s }
+    end
+
+    def write(path, content)
+      File.binwrite(path, content)
+    rescue SystemCallError => e
+      raise Basalt::Mistake, "#{path} cannot be written: #{e.message}"
+    end
+  end
+end
