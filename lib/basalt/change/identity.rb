@@ -8,7 +8,7 @@ module Basalt
 
       # @raise [Mistake] when another element could not be told from this one
       def check(draft, element)
-        return if element.name.nil?
+        return if element.name.nil? || element.relation?
 
         mark = of(element)
         twin = draft.named(element.name).find { |other| other.id != element.id && other.kind == element.kind && of(other) == mark }

@@ -102,20 +102,24 @@ module Basalt
       def touched_elements
         moved = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }
                      .select { |p| p.sheet_id == sheet_id }.map(&:element_id)
-        (moved + draft.elements.differences.map(&:first)).uniq
+        (moved + draft.elements.differences.map(&:first) + touched_things.map(&:id)).uniq
       end
 
       # A thing whose words have become longer or shorter gets a symbol to fit.
       def resize
-        draft.elements.differences.each do |id, before, after|
-          placed = after && !after.relation? && placement(id)
-          next unless placed&.x && before && before != after
+        touched_things.each do |thing|
+          placed = placement(thing.id)
+          next unless placed&.x && draft.base.placements[placed.id] && writing.fits?(thing)
 
-          w, h = writing.size(draft, after)
-          next if placed.h != h ? false : placed.w >= w
-
-          grow(placed, w, h)
+          w, h = writing.size(draft, thing)
+          grow(placed, w, h) unless placed.h == h && placed.w >= w
         end
+      end
+
+      # Things that were altered, or a part of them was.
+      def touched_things
+        draft.elements.differences.filter_map { |_, before, after| draft.element((after || before).owner_id || (after || before).id) }
+             .uniq(&:id).reject(&:relation?)
       end
 
       def grow(placed, w, h)

@@ -32,6 +32,9 @@ module Basalt
       # @return [Array(Numeric, Numeric)] width and height of a thing's symbol, px
       def size(_set, _thing) = raise(NotImplementedError)
 
+      # @return [Boolean] whether a thing's symbol grows with what it says
+      def fits?(_thing) = true
+
       # @return [Array<Label>] the texts at a line
       def labels(_set, _line) = []
 

@@ -9,10 +9,10 @@ module Basalt
       def candidates(matcher, _node, _rest, at)
         token = matcher.token(at)
         return matcher.expect(at, "a name") if token.nil? || token.mark?
-        return yield(token.text, at + 1) if token.quoted?
+        return yield(Naming.new(token.text), at + 1) if token.quoted?
 
         words = matcher.tokens[at..].take_while(&:word?)
-        yield words.map(&:text).join(" "), at + words.length
+        yield Naming.new(words.map(&:text).join(" ")), at + words.length
       end
     end
   end

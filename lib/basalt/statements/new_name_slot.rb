@@ -9,7 +9,7 @@ module Basalt
       def candidates(matcher, _node, rest, at)
         token = matcher.token(at)
         return matcher.expect(at, "a name") if token.nil? || token.mark?
-        return yield(token.text, at + 1) if token.quoted?
+        return yield(Naming.new(token.text), at + 1) if token.quoted?
 
         words = []
         words << matcher.token(at + words.length) until matcher.ends_name?(matcher.token(at + words.length), rest)
@@ -19,7 +19,7 @@ module Basalt
         odd = words.index { |word| word.text.include?(":") }
         return matcher.refuse(at + odd, "“#{Model::Names.short(words[odd].text)}” holds a colon: put the name in double quotes") if odd
 
-        yield words.map(&:text).join(" "), at + words.length
+        yield Naming.new(words.map(&:text).join(" ")), at + words.length
       end
     end
   end

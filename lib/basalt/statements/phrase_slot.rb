@@ -9,12 +9,12 @@ module Basalt
       def stops?(_token) = false
 
       def candidates(matcher, _node, _rest, at)
-        return yield(matcher.token(at).text, at + 1) if matcher.token(at)&.quoted?
+        return yield(Naming.new(matcher.token(at).text), at + 1) if matcher.token(at)&.quoted?
 
         words = matcher.tokens[at, WORDS].to_a.take_while(&:word?).map(&:text)
         return matcher.expect(at, "a verb") if words.empty?
 
-        (1..words.length).each { |count| yield words.first(count).join(" "), at + count }
+        (1..words.length).each { |count| yield Naming.new(words.first(count).join(" ")), at + count }
       end
     end
   end

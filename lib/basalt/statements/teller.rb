@@ -166,15 +166,16 @@ module Basalt
         said.flat_map do |key, value|
           next value.flat_map { |_, inner| mentioned(inner) } if key == :qualities
 
-          (value.is_a?(Array) ? value : [value]).flat_map { |item| mention_of(item, key) }.compact
+          (value.is_a?(Array) ? value : [value]).flat_map { |item| mentions_in(item) }
         end
       end
 
-      def mention_of(item, key)
+      def mentions_in(item)
         case item
         when Model::Element then [item.id]
         when NamedItem then item.mentions
-        else [(item if key == :name)]
+        when Naming then [item.to_str]
+        else []
         end
       end
 

@@ -34,6 +34,9 @@ module Basalt
           [Drawing::Slab.width(thing.name, line(thing)), Drawing::Slab::HEIGHT]
         end
 
+        # A bus is as long as what stands on it needs.
+        def fits?(thing) = thing.kind != "subnet"
+
         # The second line of a slab.
         def line(thing) = thing.noun
 
