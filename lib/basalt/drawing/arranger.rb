@@ -79,7 +79,8 @@ module Basalt
 
       def loop_at(id)
         box = placement(id).box
-        [[box.right, box.y + 14], [box.right + 22, box.y + 14], [box.right + 22, box.y + 32], [box.right, box.y + 32]]
+        lower = box.y + [box.h - 8, 32].min
+        [[box.right, box.y + 8], [box.right + 26, box.y + 8], [box.right + 26, lower], [box.right, lower]]
       end
 
       def reshape(line)

@@ -34,7 +34,7 @@ module Basalt
         @frame ||= begin
           content = @scene.extent.grow(Scene::MARGIN)
           w = [content.w, TITLE_W + legend_width + 60, 720].max
-          Layout::Box.new(x: content.x.floor, y: content.y.floor, w: w.ceil, h: (content.h + FOOT).ceil)
+          Layout::Box.new(x: (content.cx - (w / 2.0)).floor, y: content.y.floor, w: w.ceil, h: (content.h + FOOT).ceil)
         end
       end
 
