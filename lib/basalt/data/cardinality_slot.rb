@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    # The words for a cardinality.
+    class CardinalitySlot
+      WORDS = ["exactly one", "zero or one", "one or more", "zero or more", "many"].freeze
+
+      def stops?(_token) = false
+
+      def candidates(matcher, _node, _rest, at, &found)
+        matcher.expect(at, "a cardinality such as “zero or more”")
+        words = matcher.tokens[at, 3].to_a.take_while(&:word?).map(&:text)
+        known = WORDS.find { |phrase| words.first(phrase.split.length) == phrase.split }
+        return yield(known, at + known.split.length) if known
+
+        range(matcher, words, at, &found)
+      end
+
+      private
+
+      def range(matcher, words, at)
+        return unless words.length == 3 && words.join(" ").match?(/\A\d{1,6} to \d{1,6}\z/)
+
+        least, most = words.values_at(0, 2).map { |word| Integer(word, 10) }
+        return matcher.refuse(at, "#{words.join(' ')} runs backwards") if least > most || most.zero?
+
+        yield "#{least} to #{most}", at + 3
+      end
+    end
+  end
+end

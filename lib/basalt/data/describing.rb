@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    # Entities and their attributes.
+    module Describing
+      module_function
+
+      # @param said [Hash] +entity+ and +attributes+
+      def add(context, said)
+        said[:attributes].each do |item|
+          name = Model::Names.clean(item.name)
+          attribute = of(context.draft, said[:entity].id).find { |known| known.name == name } ||
+                      context.add("attribute", name:, owner_id: said[:entity].id)
+          item.qualities.each { |quality| context.set(attribute.id, quality, true) }
+        end
+        context.show(said[:entity])
+      end
+
+      # @return [Array<Model::Element>] in their order
+      def of(set, entity_id) = set.parts_of(entity_id).select { |part| part.kind == "attribute" }
+
+      def tell(teller, entity)
+        attributes = of(teller.set, entity.id)
+        return [] if attributes.empty?
+
+        items = attributes.flat_map { |attribute| [:comma, teller.name(attribute.name), *AttributesSlot::WORDS.select { |word| attribute[word] }] }
+        [teller.say(teller.thing(entity.id), "has", *items.drop(1))]
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Basalt
+  # Data models: entities, their attributes and relationships.
+  module Data
+    # What this family adds to the base.
+    module Family
+      module_function
+
+      def kinds = Kinds::ALL
+      def notations = [Notation::Entities.new]
+      def forms = Sentences::FORMS
+      def qualities = Sentences::QUALITIES
+      def tellings = { "relationship" => ->(teller, element) { Relating.tell(teller, element) } }
+      def slots = { cardinality: CardinalitySlot.new, attributes: AttributesSlot.new }
+      def checks = [Checks::NoKey]
+
+      # What is told behind the declaration of an entity.
+      def details(teller, thing) = thing.kind == "entity" ? Describing.tell(teller, thing) : []
+    end
+  end
+end
