@@ -1,7 +1,71 @@
 # frozen_string_literal: true
+
 module CommandLine
+  # Serves the application.
   class Start < Command
     USAGE = "bin/basalt start [--empty]"
-    SUMMARY = "Serves the application."
+    SUMMARY = "Sets up what is missing and serves the application on loopback. PORT, DATABASE_URL and BASALT_HOME override."
+    PORT = 7373
+
+    def describe(parser)
+      super
+      parser.on("--empty", "without the sample project") { options[:empty] = true }
+    end
+
+    private
+
+    def act
+      home = Home.new
+      home.use
+      refuse_taken_port
+      cluster = Cluster.new(home) unless ENV["DATABASE_URL"]
+      open_database(cluster ? cluster.start : ENV.fetch("DATABASE_URL"))
+      serve(home)
+      0
+    rescue Interrupt, SignalException
+      130
+    ensure
+      cluster&.stop
+    end
+
+    def port
+      Integer(ENV.fetch("PORT", PORT), 10).tap { |number| raise ArgumentError unless number.between?(1, 65_535) }
+    rescue ArgumentError
+      raise Basalt::Mistake, "PORT is a number from 1 to 65535, not “#{ENV.fetch('PORT')}”"
+    end
+
+    def refuse_taken_port
+      TCPServer.open("127.0.0.1", port).close
+    rescue Errno::EADDRINUSE
+      raise Basalt::Mistake, "Port #{port} is in use already. PORT=NUMBER bin/basalt start takes another."
+    rescue Errno::EACCES
+      raise Basalt::Mistake, "Port #{port} may not be used by this user. PORT=NUMBER bin/basalt start takes another."
+    end
+
+    def open_database(url)
+      Store::Database.connect(url)
+      Store::Database.migrate
+      Demo.load unless options[:empty] || Store::Project.any?
+    rescue ActiveRecord::ConnectionNotEstablished, ActiveRecord::NoDatabaseError => e
+      raise Basalt::Mistake, "The database cannot be reached: #{e.message.lines.first.strip}"
+    end
+
+    def serve(home)
+      require "puma"
+      require "puma/configuration"
+      require "puma/launcher"
+      app = Web::Application.with(secret: home.secret("session-secret"))
+      configuration = Puma::Configuration.new do |puma|
+        puma.bind "tcp://127.0.0.1:#{port}"
+        puma.threads 2, 8
+        puma.app app
+        puma.quiet
+        puma.environment "production"
+      end
+      events = Puma::LogWriter.new(StringIO.new, err)
+      out.puts "Basalt serves http://127.0.0.1:#{port}/ (Ctrl-C stops it)"
+      out.flush
+      Puma::Launcher.new(configuration, log_writer: events).run
+    end
   end
 end

@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module CommandLine
+  # Brings in the sample organisation.
+  module Demo
+    FOLDER = File.join(APPLICATION_ROOT, "demo")
+
+    module_function
+
+    def load(file = File.join(FOLDER, "tarnwater.basalt"))
+      project = Store::Project.open("Tarnwater")
+      Store::Desk.for(project.id).open do |desk|
+        desk.act(said: "brought in the sample", by: "sample") do |draft|
+          Basalt::Statements::Document.new(File.read(file)).into(draft)
+          draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
+        end
+      end
+      project
+    end
+  end
+end

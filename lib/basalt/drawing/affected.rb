@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # The elements whose drawing a draft may have altered.
+    module Affected
+      module_function
+
+      # @return [Array<String>] ids, also of what is no longer there
+      def by(draft)
+        placed = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }.map(&:element_id)
+        changed = draft.elements.differences.flat_map { |_, before, after| of_element(draft, after || before) }
+        (placed + changed).uniq
+      end
+
+      # The element, its owner, what it joins and what is joined to it.
+      def of_element(set, element)
+        [element.id, element.owner_id, *element.targets].compact.flat_map { |id| [id, *near(set, id, element)] }.uniq
+      end
+
+      # The lines of a thing say what the thing says: a subnet's prefix is in every label.
+      def near(set, id, element)
+        return set.relations_of(id).map(&:id) if id == element.id && !element.relation?
+
+        shared?(element) ? set.relations_of(id).map(&:id) : []
+      end
+
+      # Relations of more than two ends are told at the lines of what they join.
+      def shared?(element) = element.ends.length > 2
+    end
+  end
+end

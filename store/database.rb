@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require "active_record"
+require "pg"
+
+module Store
+  # The connection, and the tables' present shape.
+  module Database
+    MIGRATIONS = File.join(APPLICATION_ROOT, "store/migrations")
+
+    module_function
+
+    # @param url [String]
+    def connect(url)
+      ActiveRecord::Base.establish_connection(url:, adapter: "postgresql", pool: 16, prepared_statements: true, connect_timeout: 5)
+      ActiveRecord::Base.logger = nil
+      ActiveRecord.default_timezone = :utc
+    end
+
+    # Brings the tables up to date; two that start at once wait for each other.
+    def migrate
+      ActiveRecord::Migration.verbose = false
+      ActiveRecord::MigrationContext.new(MIGRATIONS).migrate
+    end
+
+    # @return [Boolean] whether the server answers
+    def alive?
+      ActiveRecord::Base.connection.active?
+    rescue ActiveRecord::ConnectionNotEstablished, PG::Error
+      false
+    end
+  end
+end

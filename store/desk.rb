@@ -1,0 +1,131 @@
+# frozen_string_literal: true
+
+module Store
+  # A project as one process works on it: the working set at its version, the findings, and
+  # what stands where on the sheets. One act at a time.
+  class Desk
+    # What an act came to: the effect, and the elements whose drawing it may have altered.
+    Outcome = Basalt::Value.of(:effect, :affected, :said, :version)
+
+    class << self
+      # @return [Desk] the process's own for that project
+      def for(project_id)
+        LOCK.synchronize do
+          DESKS.delete(project_id).then { |desk| DESKS[project_id] = desk || new(project_id) }.tap { DESKS.shift if DESKS.length > MOST }
+        end
+      end
+
+      def clear = LOCK.synchronize { DESKS.clear }
+    end
+
+    LOCK = Mutex.new
+    DESKS = {} # rubocop:disable Style/MutableConstant
+    MOST = 20
+    private_constant :LOCK, :DESKS
+
+    def initialize(project_id)
+      @project_id = project_id
+      @monitor = Monitor.new
+      @grounds = {}
+    end
+
+    attr_reader :project_id
+
+    # Work on the project as it stands now.
+    #
+    # @yieldparam desk [Desk]
+    # @raise [ActiveRecord::RecordNotFound]
+    def open
+      @monitor.synchronize do
+        refresh
+        yield self
+      end
+    end
+
+    attr_reader :set
+
+    # @return [Array<Basalt::Checks::Finding>]
+    def findings = Basalt::Checks::Runner.sorted(by_check)
+
+    # @return [Array<Basalt::Checks::Finding>] about what is drawn on the sheet
+    def findings_on(sheet_id)
+      findings.select { |finding| Basalt::Checks::Runner.about?(set, finding, sheet_id) }
+    end
+
+    # Tries changes, arranges every sheet they show on, and keeps them.
+    #
+    # @param tidy [Boolean] lay the sheet out afresh instead of following
+    # @yieldparam draft [Basalt::Change::Draft]
+    # @return [Outcome]
+    # @raise [Basalt::Mistake] and nothing is kept
+    def act(said:, by:, sheet_id: nil, tidy: false)
+      draft = Basalt::Change::Draft.new(set)
+      yield draft
+      arrange(draft, sheet_id, tidy)
+      finish(draft, draft.effect, said:, by:, sheet_id:)
+    rescue StandardError
+      @grounds.clear
+      raise
+    end
+
+    # @return [Outcome, nil] nil when there is nothing to undo
+    def undo(by:, sheet_id: nil)
+      entry = JournalEntry.to_undo(project_id, sheet_id) or return
+      turn(entry, entry.effect.inverse, "undo", by)
+    end
+
+    # @return [Outcome, nil]
+    def redo(by:, sheet_id: nil)
+      entry = JournalEntry.to_redo(project_id, sheet_id) or return
+      turn(entry, Basalt::Change::Revert.new(deltas: entry.effect.deltas), "redo", by)
+    end
+
+    # @return [Array(JournalEntry, JournalEntry)] what undo and redo would be of
+    def history(sheet_id) = [JournalEntry.to_undo(project_id, sheet_id), JournalEntry.to_redo(project_id, sheet_id)]
+
+    private
+
+    def by_check = @by_check ||= Basalt::Checks::Runner.new(set).by_check
+
+    def refresh
+      version = Project.where(id: project_id).pick(:version) or raise ActiveRecord::RecordNotFound, "there is no such project"
+      return if @set && @set.version == version
+
+      @set = Snapshot.read(project_id)
+      @grounds = {}
+      @by_check = nil
+    end
+
+    def arrange(draft, sheet_id, tidy)
+      return Basalt::Drawing::Arranger.new(draft, sheet_id).tidy.then { @grounds.delete(sheet_id) } if tidy
+
+      touched_sheets(draft).each { |id| Basalt::Drawing::Arranger.new(draft, id, ground: ground(draft, id)).follow }
+    end
+
+    def ground(draft, id) = @grounds[id] ||= Basalt::Drawing::Ground.new(draft.base.sheets[id] ? set : draft, id)
+
+    def touched_sheets(draft)
+      ids = draft.elements.differences.flat_map { |_, before, after| Basalt::Drawing::Affected.of_element(draft, after || before) }
+      shown = ids.flat_map { |id| draft.sheets_of(id) }
+      moved = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }
+      (shown + moved).uniq.select { |id| draft.sheets[id] }
+    end
+
+    def turn(entry, change, act, by)
+      draft = Basalt::Change::Draft.new(set).apply(change)
+      @grounds.clear
+      finish(draft, draft.effect, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
+    end
+
+    def finish(draft, effect, said:, by:, sheet_id:, act: "act", of: nil)
+      return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
+
+      affected = Basalt::Drawing::Affected.by(draft)
+      version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:)
+      # Somebody else's act came between: the next opening reads everything afresh.
+      set.advance(effect, version: version == set.version + 1 ? version : set.version)
+      @by_check = @by_check && Basalt::Checks::Runner.new(set, known: @by_check).by_check(effect.kinds)
+      Outcome.new(effect:, affected:, said:, version:)
+    end
+  end
+end
