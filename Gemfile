@@ -4,6 +4,7 @@ source "https://rubygems.org"
 
 gem "zeitwerk", "~> 2.6"
 
+gem "erubi", "~> 1.13"
 gem "puma", "~> 8.0"
 gem "rack", "~> 3.2"
 gem "rackup", "~> 2.2"
@@ -12,6 +13,7 @@ gem "sinatra", "~> 4.2"
 gem "activerecord", "~> 7.2"
 gem "pg", "~> 1.5"
 
+gem "base64", "~> 0.2"
 gem "csv", "~> 3.3"
 gem "ruby-vips", "~> 2.3"
 gem "ttfunk", "~> 1.8"

@@ -54,6 +54,7 @@ module Store
 
     # Tries changes, arranges every sheet they show on, and keeps them.
     #
+    # @param said [String, #call] the act in words; called when the draft is made
     # @param tidy [Boolean] lay the sheet out afresh instead of following
     # @yieldparam draft [Basalt::Change::Draft]
     # @return [Outcome]
@@ -62,7 +63,7 @@ module Store
       draft = Basalt::Change::Draft.new(set)
       yield draft
       arrange(draft, sheet_id, tidy)
-      finish(draft, draft.effect, said:, by:, sheet_id:)
+      finish(draft, draft.effect, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:)
     rescue StandardError
       @grounds.clear
       raise

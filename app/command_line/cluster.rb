@@ -2,6 +2,7 @@
 
 require "etc"
 require "open3"
+require "pg"
 require "socket"
 
 module CommandLine

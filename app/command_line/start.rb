@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "socket"
+
 module CommandLine
   # Serves the application.
   class Start < Command
@@ -45,6 +47,7 @@ module CommandLine
     def open_database(url)
       Store::Database.connect(url)
       Store::Database.migrate
+      Web::IntakeWork.settle_interrupted
       Demo.load unless options[:empty] || Store::Project.any?
     rescue ActiveRecord::ConnectionNotEstablished, ActiveRecord::NoDatabaseError => e
       raise Basalt::Mistake, "The database cannot be reached: #{e.message.lines.first.strip}"

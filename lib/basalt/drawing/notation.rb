@@ -32,6 +32,19 @@ module Basalt
       # @return [Array(Numeric, Numeric)] width and height of a thing's symbol, px
       def size(_set, _thing) = raise(NotImplementedError)
 
+      # What follows from the facts of an element and is told beside them.
+      #
+      # @return [Array<Array(String, Object)>] words and value
+      def computed(_set, _element) = []
+
+      # @return [Array<String>] the words of +computed+ for a kind, as headings of its table
+      def computed_headings(_kind) = []
+
+      # A value that a person gave in short, made whole from what the model says.
+      #
+      # @return [String, nil]
+      def completed(_set, _element, _fact, text) = text
+
       # @return [Boolean] whether a thing's symbol grows with what it says
       def fits?(_thing) = true
 

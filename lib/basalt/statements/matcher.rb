@@ -18,7 +18,7 @@ module Basalt
         @tail = []
       end
 
-      attr_reader :text, :tokens, :context, :form, :furthest, :expected
+      attr_reader :text, :tokens, :context, :form, :furthest, :expected, :kinds
 
       def token(at) = @tokens[at]
 

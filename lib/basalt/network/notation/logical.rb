@@ -61,6 +61,15 @@ module Basalt
         def tidy(set, sheet_id) = LogicalLayout.new(self, set, sheet_id).placements
         def seam(thing) = SEAMS.fetch(thing["role"], :graphite)
 
+        def completed(set, element, fact, text)
+          return text unless fact == "address" && element.target("subnet")
+
+          Attaching.completed(set.element(element.target("subnet")), text.empty? ? nil : text)
+        end
+
+        def computed(set, element) = Facts.of(set, element)
+        def computed_headings(kind) = Facts.headings(kind)
+
         def terminal(_set, thing, placement)
           thing.kind == "subnet" ? Layout::RailTerminal.new(Bus.rails(placement)) : super
         end

@@ -1,0 +1,61 @@
+// Puts the pieces of an answer into the drawing and the register: groups and rows replace
+// those of the same id, new ones join their layer or table.
+export class Pieces {
+  constructor(view, selection) {
+    this.view = view;
+    this.selection = selection;
+    this.box = document.getElementById("pieces");
+    new MutationObserver(() => this.take()).observe(this.box, { childList: true });
+  }
+
+  take() {
+    const answer = this.box.querySelector("[data-version]");
+    if (!answer) return;
+    if (document.getElementById("drawing")) this.draw(answer);
+    else if (document.getElementById("reading")) window.location.reload();
+    this.fillTable(answer);
+    answer.dataset.gone.split(" ").filter(Boolean).forEach((id) => document.getElementById(id)?.remove());
+    this.box.replaceChildren();
+    this.selection.mark();
+  }
+
+  draw(answer) {
+    const whole = answer.dataset.whole === "true";
+    answer.querySelectorAll("g[data-layer]").forEach((pieces) => {
+      const layer = document.getElementById(`layer-${pieces.dataset.layer}`);
+      if (whole) layer.replaceChildren(...pieces.children);
+      else [...pieces.children].forEach((piece) => this.put(piece, layer));
+    });
+    if (whole) document.getElementById("lifted").replaceChildren();
+    if (this.view) {
+      this.view.paper.dataset.frame = answer.dataset.frame;
+      if (whole || !this.view.touched) this.view.fit();
+    }
+    const teach = document.getElementById("teach");
+    if (teach) teach.hidden = document.querySelectorAll("#layer-things > g").length > 0;
+  }
+
+  put(piece, layer) {
+    const standing = document.getElementById(piece.id);
+    if (standing && standing.closest("#pieces")) return layer.append(piece);
+    if (!standing) return layer.append(piece);
+    if (standing.parentNode === layer) return standing.replaceWith(piece);
+    standing.remove();
+    layer.append(piece);
+  }
+
+  fillTable(answer) {
+    const open = document.querySelector("#table table");
+    if (!open) {
+      const first = answer.dataset.whole === "true" || answer.querySelector("table[data-kind]") ? document.querySelector("#tabs [role=tab]") : null;
+      if (first) first.click();
+      return;
+    }
+    if (answer.dataset.whole === "true") document.querySelector(`#tabs [data-kind="${CSS.escape(open.dataset.kind)}"]`)?.click();
+    answer.querySelectorAll(`table[data-kind="${CSS.escape(open.dataset.kind)}"] tr`).forEach((row) => {
+      const standing = open.querySelector(`#${CSS.escape(row.id)}`);
+      if (standing) standing.replaceWith(row);
+      else if (!open.querySelector("tr.more")) open.tBodies[0].append(row);
+    });
+  }
+}

@@ -1,0 +1,91 @@
+// The line on which statements are typed: what could go on is offered as one types.
+export class StatementLine {
+  constructor() {
+    this.input = document.getElementById("statement");
+    this.form = document.getElementById("statement-form");
+    this.completion = document.getElementById("completion");
+    this.active = -1;
+    this.input.addEventListener("keydown", (event) => this.key(event));
+    this.input.addEventListener("blur", () => setTimeout(() => this.close(), 150));
+    this.input.addEventListener("paste", (event) => this.paste(event));
+    this.completion.addEventListener("pointerdown", (event) => this.pick(event));
+    new MutationObserver(() => this.offered()).observe(this.completion, { childList: true, subtree: true });
+    this.form.addEventListener("htmx:after:request", (event) => this.answered(event));
+    document.querySelectorAll("[data-noun]").forEach((chip) => chip.addEventListener("click", () => this.begin(`${chip.dataset.noun} `)));
+    document.querySelectorAll("[data-say]").forEach((example) => example.addEventListener("click", () => this.begin(example.dataset.say)));
+  }
+
+  options() { return [...this.completion.querySelectorAll("[role=option]")]; }
+  focus() { this.input.focus(); this.input.select(); }
+
+  begin(words) {
+    this.input.value = words;
+    this.input.focus();
+    this.input.dispatchEvent(new Event("input", { bubbles: true }));
+  }
+
+  offered() {
+    this.active = -1;
+    const open = document.activeElement === this.input && this.options().length > 0;
+    this.completion.hidden = !open;
+    this.input.setAttribute("aria-expanded", String(open));
+    this.input.removeAttribute("aria-activedescendant");
+  }
+
+  close() {
+    this.completion.hidden = true;
+    this.input.setAttribute("aria-expanded", "false");
+  }
+
+  key(event) {
+    const options = this.completion.hidden ? [] : this.options();
+    if (event.key === "Escape") return this.completion.hidden ? this.input.blur() : this.close();
+    if (event.key === "Enter" && this.active >= 0) { event.preventDefault(); return this.complete(options[this.active]); }
+    if (event.key === "Tab" && !event.shiftKey && options.length && this.input.value) { event.preventDefault(); return this.complete(options[Math.max(0, this.active)]); }
+    if (event.key === "ArrowDown" || event.key === "ArrowUp") { event.preventDefault(); this.step(options, event.key === "ArrowDown" ? 1 : -1); }
+    if (event.key === "Enter") this.close();
+    this.letter(event);
+  }
+
+  // A letter behind a slash at the beginning stands for a kind.
+  letter(event) {
+    if (this.input.value !== "/" || event.key.length !== 1) return;
+    const chip = [...document.querySelectorAll("[data-noun]")].find((one) => one.querySelector("kbd").textContent === event.key);
+    if (chip) { event.preventDefault(); this.begin(`${chip.dataset.noun} `); }
+  }
+
+  step(options, by) {
+    if (options.length === 0) return;
+    this.active = (this.active + by + options.length) % options.length;
+    options.forEach((option, index) => option.setAttribute("aria-selected", String(index === this.active)));
+    this.input.setAttribute("aria-activedescendant", options[this.active].id);
+  }
+
+  pick(event) {
+    const option = event.target.closest("[role=option]");
+    if (option) { event.preventDefault(); this.complete(option); }
+  }
+
+  complete(option) {
+    if (option) this.begin(`${this.input.value.slice(0, Number(option.dataset.from))}${option.dataset.words} `);
+  }
+
+  // Several lines at once are said at once.
+  paste(event) {
+    const text = event.clipboardData?.getData("text") ?? "";
+    if (!text.trim().includes("\n")) return;
+    event.preventDefault();
+    window.htmx.ajax("POST", this.form.getAttribute("hx-post"), {
+      source: this.form, swap: "none", values: { statements: text, ...Object.fromEntries(new FormData(document.getElementById("session"))) },
+    });
+  }
+
+  // What was not taken stays, so that it can be mended.
+  answered(event) {
+    const status = event.detail?.ctx?.response?.raw?.status ?? event.detail?.ctx?.response?.status;
+    if (status !== 200) return;
+    this.input.value = "";
+    document.getElementById("hint").replaceChildren();
+    this.close();
+  }
+}

@@ -1,0 +1,62 @@
+import { select } from "d3-selection";
+import { zoom, zoomIdentity } from "d3-zoom";
+
+const LEAST = 0.1;
+const MOST = 4;
+const MARGIN = 16;
+
+// Pan and zoom of the sheet, by a transform of the paper as a whole.
+export class View {
+  constructor() {
+    this.viewport = document.getElementById("viewport");
+    this.paper = document.getElementById("paper");
+    this.scale = 1;
+    this.zoom = zoom().scaleExtent([LEAST, MOST]).filter((event) => this.concerns(event)).on("zoom", (event) => this.show(event.transform));
+    select(this.viewport).call(this.zoom).on("dblclick.zoom", null);
+    document.querySelectorAll("[data-view]").forEach((button) => button.addEventListener("click", () => this[button.dataset.view]()));
+    this.fit();
+    new ResizeObserver(() => { if (!this.touched) this.fit(); }).observe(this.viewport);
+  }
+
+  // The wheel zooms and a drag of the paper pans; a drag of a thing is not the view's.
+  concerns(event) {
+    if (event.type === "wheel") return true;
+    return event.button === 0 && !event.target.closest(".things");
+  }
+
+  show(transform) {
+    this.scale = transform.k;
+    this.transform = transform;
+    this.touched = this.touched || Boolean(this.settled);
+    this.paper.style.transform = `translate(${transform.x}px, ${transform.y}px) scale(${transform.k})`;
+  }
+
+  frame() {
+    const [x, y, w, h] = this.paper.dataset.frame.split(" ").map(Number);
+    return { x, y, w, h };
+  }
+
+  fit() {
+    this.settled = false;
+    const { x, y, w, h } = this.frame();
+    const { clientWidth, clientHeight } = this.viewport;
+    const scale = Math.max(LEAST, Math.min(1.25, (clientWidth - 2 * MARGIN) / w, (clientHeight - 2 * MARGIN) / h));
+    const left = (clientWidth - w * scale) / 2;
+    const top = (clientHeight - h * scale) / 2;
+    select(this.viewport).call(this.zoom.transform, zoomIdentity.translate(left - x * scale, Math.max(MARGIN, top) - y * scale).scale(scale));
+    this.touched = false;
+    this.settled = true;
+  }
+
+  in() { select(this.viewport).call(this.zoom.scaleBy, 1.25); }
+  out() { select(this.viewport).call(this.zoom.scaleBy, 0.8); }
+  pan(dx, dy) { select(this.viewport).call(this.zoom.translateBy, dx / this.scale, dy / this.scale); }
+
+  // Brings a group into sight when it is out of it.
+  reveal(group) {
+    const box = group.getBoundingClientRect();
+    const port = this.viewport.getBoundingClientRect();
+    const inside = box.left >= port.left && box.right <= port.right && box.top >= port.top && box.bottom <= port.bottom;
+    if (!inside) this.pan(port.left + port.width / 2 - (box.left + box.width / 2), port.top + port.height / 2 - (box.top + box.height / 2));
+  }
+}

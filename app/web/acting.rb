@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Web
+  # The common course of an edit, and the changes that forms stand for.
+  module Acting
+    NOTHING = Store::Desk::Outcome.new(effect: Basalt::Change::Effect.new(deltas: []), affected: [], said: "", version: 0)
+    FAR = 1_000_000
+
+    # @param said [#call] gets the draft, answers the act in words
+    # @yieldparam draft [Basalt::Change::Draft]
+    # @yieldparam sheet [Basalt::Model::Sheet]
+    def on_sheet(said, &change)
+      at_desk { |desk| perform(desk, said, &change) }
+    end
+
+    def perform(desk, said)
+      sheet = sheet(desk)
+      note_marks(desk)
+      trial = nil
+      words = nil
+      outcome = desk.act(said: -> { words || said }, by: person, sheet_id: sheet.id) do |draft|
+        trial = draft
+        yield draft, sheet
+        words = said.respond_to?(:call) ? said.call(trial) : said
+      end
+      answer(desk, sheet, outcome, message: outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
+    end
+
+    class << self
+      # One statement, or a few lines of them.
+      def say(draft, sheet, text)
+        Basalt::Statements::Document.new(text).into(draft, sheet_id: sheet.id)
+      rescue Basalt::Statements::Misread => e
+        raise text.strip.include?("\n") ? e : e.on_line(nil)
+      end
+
+      # A thing that a person put elsewhere, so many px from where it stood.
+      def move(draft, sheet, element_id, dx, dy)
+        placement = element_id.is_a?(String) && draft.placement(sheet.id, element_id)
+        raise Basalt::Change::Conflict, "It is no longer on the sheet" unless placement
+        unless [dx, dy].all? { |number| number.is_a?(Numeric) && number.abs < FAR } && placement.x
+          raise Basalt::Mistake, "A move is two distances, not “#{Basalt::Model::Names.short([dx, dy].inspect)}”"
+        end
+
+        draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (placement.x + dx).round, y: (placement.y + dy).round }))
+      end
+
+      def moved_names(draft)
+        things = draft.placements.differences.filter_map { |_, before, after| after && before && before.box != after.box && draft.element(after.element_id) }
+        things.length == 1 ? things.first.name : Basalt::English.count(things.length, "thing")
+      end
+
+      # @return [Array] changes
+      def fact(draft, sheet, element_id, fact, value)
+        text = value.to_s.strip
+        element = draft.element(element_id)
+        return place(draft, element, text) if fact == "container"
+        return Basalt::Change::Set.new(id: element_id, fact:, value: text == "yes") if fact == "assumed"
+
+        whole = sheet.writing.completed(draft, element, fact, text)
+        Basalt::Change::Set.new(id: element_id, fact:, value: whole.to_s.empty? ? nil : whole)
+      end
+
+      def title(set, element)
+        return "nothing" unless element
+
+        element.relation? ? "#{element.kind} #{element.targets.map { |id| set.element(id)&.name }.join(' – ')}" : element.name
+      end
+
+      private
+
+      def place(draft, element, text)
+        return Basalt::Change::Set.new(id: element.id, fact: "container", value: nil) if text.empty?
+
+        found = draft.named(text).select { |other| element.description.containers.include?(other.kind) }
+        raise Basalt::Mistake, "There is no place called “#{Basalt::Model::Names.short(text)}”" if found.empty?
+        raise Basalt::Mistake, "There are #{found.length} places called “#{text}”: say it as a statement" if found.length > 1
+
+        Basalt::Change::Set.new(id: element.id, fact: "container", value: found.first.id)
+      end
+    end
+  end
+end

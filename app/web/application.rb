@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require "sinatra/base"
+require "rack/protection"
+
+module Web
+  # The pages: projects, sheets and what is done on them. No route edits a record; every
+  # change goes through the project's desk.
+  class Application < Sinatra::Base
+    set :root, File.join(APPLICATION_ROOT, "app/web")
+    set :views, File.join(APPLICATION_ROOT, "app/web/views")
+    set :public_folder, File.join(APPLICATION_ROOT, "app/public")
+    set :static_cache_control, [:public, { max_age: 3600 }]
+    set :show_exceptions, false
+    set :raise_errors, false
+    set :logging, false
+    set :erb, escape_html: true
+    set :host_authorization, { permitted_hosts: ["localhost", "127.0.0.1", "[::1]", ".localhost", "example.org"] }
+    enable :sessions
+
+    POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; " \
+             "form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
+
+    # @param secret [String] for the sessions' cookies
+    def self.with(secret:)
+      Class.new(self) { set :session_secret, secret }
+    end
+
+    use Rack::Protection::AuthenticityToken, authenticity_param: "token"
+    helpers Escaping, Paths, Opening, Rendering
+
+    before do
+      headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "X-Content-Type-Options" => "nosniff"
+    end
+
+    register ProjectRoutes
+    register SheetRoutes
+    register EditRoutes
+    register IntakeRoutes
+
+    error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }
+    error(ActiveRecord::RecordNotFound) { refuse("There is nothing at this address.", 404) }
+    error(ActiveRecord::ConnectionNotEstablished) { refuse("The database cannot be reached at the moment. Nothing was changed; try again.", 503) }
+    error do
+      warn "#{request.request_method} #{request.path}: #{env['sinatra.error'].full_message(highlight: false)}"
+      refuse("Something went wrong here. Nothing was changed.", 500)
+    end
+    not_found { refuse("There is nothing at this address.", 404) }
+  end
+end

@@ -1,0 +1,93 @@
+# frozen_string_literal: true
+
+module Web
+  # What is done on a sheet. Every route makes changes, hands them to the desk and answers
+  # with the pieces that became different.
+  module EditRoutes
+    SHEET = "/projects/:project_id/sheets/:sheet_id"
+
+    def self.registered(app)
+      app.helpers(Acting)
+
+      app.post("#{SHEET}/statements") do
+        on_sheet(->(_) { "said: #{Basalt::Model::Names.short(params[:statements].to_s.strip, 120)}" }) do |draft, sheet|
+          raise Basalt::Mistake, "Say something first" if params[:statements].to_s.strip.empty?
+
+          Acting.say(draft, sheet, params[:statements])
+        end
+      end
+
+      app.post("#{SHEET}/moves") do
+        on_sheet(->(draft) { "moved #{Acting.moved_names(draft)}" }) do |draft, sheet|
+          JSON.parse(params[:moves].to_s, max_nesting: 4).each { |element_id, dx, dy| Acting.move(draft, sheet, element_id, dx, dy) }
+        rescue JSON::ParserError
+          raise Basalt::Mistake, "The move could not be read"
+        end
+      end
+
+      app.post("#{SHEET}/tidy") do
+        at_desk do |desk|
+          sheet = sheet(desk)
+          outcome = desk.act(said: "tidied #{sheet.name}", by: person, sheet_id: sheet.id, tidy: true) { nil }
+          answer(desk, sheet, outcome, message: outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true)
+        end
+      end
+
+      app.post("#{SHEET}/repairs") do
+        at_desk do |desk|
+          found = desk.findings.find { |finding| finding.key == params[:finding] && finding.repair }
+          raise Basalt::Change::Conflict, "This finding is no longer there" unless found
+
+          perform(desk, "repaired: #{found.repair.label}") { |draft, _| draft.apply(found.repair.changes) }
+        end
+      end
+
+      app.post("#{SHEET}/facts/:element_id") do
+        on_sheet(->(draft) { "set #{params[:fact]} of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
+          element(@desk, params[:element_id])
+          draft.apply(Acting.fact(draft, sheet, params[:element_id], params[:fact].to_s, params[:value]))
+        end
+      end
+
+      app.post("#{SHEET}/title") do
+        on_sheet(->(_) { "altered the title block" }) do |draft, sheet|
+          %i[name number revision status drawn_by dated].each do |fact|
+            draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact:, value: params[fact])) if params.key?(fact.to_s)
+          end
+        end
+      end
+
+      app.post("#{SHEET}/pins/:element_id") do
+        on_sheet(->(_) { params[:pinned] == "yes" ? "pinned it" : "released it" }) do |draft, sheet|
+          placement = draft.placement(sheet.id, id(params[:element_id])) or raise Basalt::Change::Conflict, "It is no longer on the sheet"
+          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { pinned: params[:pinned] == "yes" }))
+        end
+      end
+
+      app.post("#{SHEET}/taken-off/:element_id") do
+        on_sheet(->(_) { "took #{Acting.title(@desk.set, element(@desk, params[:element_id]))} off the sheet" }) do |draft, sheet|
+          draft.apply(Basalt::Change::TakeOff.new(sheet_id: sheet.id, element_id: id(params[:element_id])))
+        end
+      end
+
+      app.post("#{SHEET}/removed/:element_id") do
+        on_sheet(->(_) { "deleted #{@title}" }) do |draft, _|
+          @title = Acting.title(draft, element(@desk, params[:element_id]))
+          draft.apply(Basalt::Change::Remove.new(id: id(params[:element_id])))
+        end
+      end
+
+      %w[undo redo].each do |turn|
+        app.post("#{SHEET}/#{turn}") do
+          at_desk do |desk|
+            note_marks(desk)
+            outcome = desk.public_send(turn, by: person, sheet_id: sheet(desk).id)
+            next answer(desk, sheet(desk), Acting::NOTHING, message: "Nothing to #{turn}") unless outcome
+
+            answer(desk, sheet(desk), outcome, message: "#{turn == 'undo' ? 'Undone' : 'Done again'}: #{outcome.said}", fresh: outcome.affected.length > 200)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Web
+  # What the statement line offers while somebody types: words that could go on, and what the
+  # statement would come to.
+  class Offer
+    MOST = 8
+
+    # @param text [String] the line so far
+    def initialize(desk, sheet, text)
+      @desk = desk
+      @sheet = sheet
+      @text = text
+    end
+
+    # @return [Array<Array(Integer, String, String)>] where it begins, the words, and what they are
+    def words
+      return [] if @text.length > 500 || @text.include?("\n")
+
+      (at_end + in_word).uniq.sort_by.with_index { |(from, words, _), i| [words.downcase.start_with?(@text[from..].to_s.downcase) ? 0 : 1, i] }.first(MOST)
+    rescue Basalt::Statements::Misread
+      []
+    end
+
+    # @return [Array(Symbol, String)] +:fits+, +:warns+, +:wrong+ or +:nothing+, and a sentence
+    def hint
+      return [:nothing, ""] if @text.strip.empty?
+
+      draft = Basalt::Change::Draft.new(@desk.set)
+      Acting.say(draft, @sheet, @text)
+      draft.effect.empty? ? [:nothing, "stands so already"] : consequence(draft)
+    rescue Basalt::Mistake => e
+      [:wrong, e.message]
+    end
+
+    private
+
+    # What could follow the words that are there.
+    def at_end
+      return [] unless @text.empty? || @text.end_with?(" ")
+
+      expected(@text, @text.length)
+    end
+
+    # What the last words could be the beginning of.
+    def in_word
+      words = @text.split(/(?<=\s)/)
+      (1..[words.length, 4].min).flat_map do |count|
+        head = words[0...-count].join
+        partial = words.last(count).join.downcase
+        expected(head, head.length).select { |_, word, _| word.downcase.start_with?(partial) && word.downcase != partial.strip }
+      end
+    end
+
+    def expected(head, from)
+      context = Basalt::Statements::Context.new(Basalt::Change::Draft.new(@desk.set), sheet_id: @sheet.id)
+      Basalt::Statements::Continuation.new(head, context).words.map { |word, type| [from, word, type] }
+    end
+
+    def consequence(draft)
+      before = @desk.findings.map(&:key)
+      fresh = Basalt::Checks::Runner.new(draft).findings.reject { |finding| before.include?(finding.key) }
+      worst = fresh.find(&:error?)
+      return [:warns, "#{worst.message}. #{worst.why}"] if worst
+
+      [:fits, fits(draft, fresh)]
+    end
+
+    def fits(draft, fresh)
+      addresses = draft.elements.differences.filter_map { |_, before, after| after["address"] if after && after["address"] && before&.[]("address") != after["address"] }
+      return "#{addresses.first} is free" if addresses.one?
+      return "Enter takes it; then: #{fresh.first.message}" if fresh.any?
+
+      "Enter takes it"
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Web
+  # Projects, and the drawing register of each.
+  module ProjectRoutes
+    BANDS = %w[Context Concept Logical Physical Detail].freeze
+    FOUND = 40
+
+    def self.registered(app)
+      app.get("/") do
+        projects = Store::Project.order(:created_at).to_a
+        projects.one? ? redirect(project_path(projects.first.id)) : erb(:projects, locals: { projects: })
+      end
+
+      app.post("/projects") { redirect project_path(Store::Project.open(params[:name]).id) }
+
+      app.get("/drawing.css") do
+        content_type :css
+        cache_control :public, max_age: 3600
+        Basalt::Drawing::Pens.stylesheet
+      end
+
+      app.get("/projects/:project_id") do
+        at_desk { |desk| erb(:project, locals: { desk:, found: nil, asked: nil, last: last_acts(desk) }) }
+      end
+
+      app.get("/projects/:project_id/search") do
+        at_desk do |desk|
+          found = search(desk.set, params[:q].to_s)
+          htmx? ? view(:found, desk:, found:, asked: params[:q]) : erb(:project, locals: { desk:, found:, asked: params[:q], last: last_acts(desk) })
+        end
+      end
+
+      app.post("/projects/:project_id/sheets") do
+        at_desk do |desk|
+          change = Basalt::Change::AddSheet.new(name: params[:name], notation: params[:notation].to_s, drawn_by: person, dated: Date.today.iso8601)
+          desk.act(said: "opened the sheet #{params[:name]}", by: person) { |draft| draft.apply(change) }
+          redirect project_path(desk.project_id, "sheets/#{desk.set.sheets.by(:name, Basalt::Model::Names.clean(params[:name])).first.id}")
+        end
+      end
+
+      %w[undo redo].each do |turn|
+        app.post("/projects/:project_id/#{turn}") do
+          at_desk { |desk| desk.public_send(turn, by: person) }
+          redirect project_path(params[:project_id])
+        end
+      end
+
+      app.helpers(Searching)
+    end
+
+    # Finding things, sheets and addresses by what is typed.
+    module Searching
+      def search(set, text)
+        wanted = text.strip.downcase
+        return [] if wanted.empty?
+
+        sheets = set.sheet_list.select { |sheet| [sheet.name, sheet.number].compact.any? { |words| words.downcase.include?(wanted) } }
+        elements = set.elements.each.lazy.select { |element| names?(element, wanted) }.first(FOUND)
+        sheets.map { |sheet| [sheet, [sheet]] } + elements.map { |element| [element, places(set, element)] }
+      end
+
+      def names?(element, wanted)
+        element.name&.downcase&.include?(wanted) || element.facts.any? { |_, value| value.is_a?(String) && value.downcase.include?(wanted) }
+      end
+
+      def places(set, element)
+        set.sheet_list.select { |sheet| element.relation? ? set.drawn_between?(sheet.id, element) : set.shown?(sheet.id, element.id) }
+      end
+
+      # @return [Hash{String => Store::JournalEntry}] the last act on each sheet
+      def last_acts(desk)
+        Store::JournalEntry.where(project_id: desk.project_id).where.not(sheet_id: nil).select("DISTINCT ON (sheet_id) project_id, number, sheet_id, said_by, at")
+                           .order(:sheet_id, number: :desc).index_by(&:sheet_id)
+      end
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Web
+  # Looking at a sheet: its three faces, the facts of what is selected, and files of it.
+  module SheetRoutes
+    def self.registered(app)
+      app.get("/projects/:project_id/sheets/:sheet_id") do
+        at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "drawing" }) }
+      end
+
+      app.get("/projects/:project_id/sheets/:sheet_id/reading") do
+        at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "reading" }) }
+      end
+
+      app.get("/projects/:project_id/sheets/:sheet_id/register/:kind") do
+        at_desk do |desk|
+          kinds = register_kinds(desk, sheet(desk)).to_h
+          raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
+
+          from = params[:from].to_i.clamp(0, 1_000_000)
+          locals = { desk:, sheet: sheet(desk), kind: params[:kind], from: }
+          from.zero? ? part("#tabs", view(:tabs, **locals.except(:from))) + view(:table, **locals, rows: kinds.fetch(params[:kind], [])) : view(:rows, **locals)
+        end
+      end
+
+      app.get("/projects/:project_id/sheets/:sheet_id/facts/?:element_id?") do
+        at_desk do |desk|
+          sheet = sheet(desk)
+          element = params[:element_id] && desk.set.element(id(params[:element_id]))
+          element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:)
+        end
+      end
+
+      app.get("/projects/:project_id/sheets/:sheet_id/complete") do
+        at_desk { |desk| view(:completion, offer: Offer.new(desk, sheet(desk), params[:statements].to_s)) }
+      end
+
+      app.get("/projects/:project_id/sheets/:sheet_id/thumbnail.svg") do
+        at_desk do |desk|
+          content_type "image/svg+xml"
+          etag "#{sheet(desk).id}-#{desk.set.version}"
+          Drawings::Export.svg(desk.set, sheet(desk).id)
+        end
+      end
+
+      { "svg" => "image/svg+xml", "png" => "image/png" }.each do |type, mime|
+        app.get("/projects/:project_id/sheets/:sheet_id/export.#{type}") do
+          drawing = at_desk { |desk| [Drawings::Export.svg(desk.set, sheet(desk).id, findings: desk.findings_on(sheet(desk).id)), sheet(desk)] }
+          content_type mime
+          attachment file_name(drawing[1], type)
+          type == "svg" ? drawing[0] : Drawings::Raster.png(drawing[0], Drawings::Export::SCALE, Drawings::Export::LONGEST)
+        end
+      end
+
+      app.helpers do
+        def file_name(sheet, type)
+          "#{[sheet.number, sheet.name].join(' ').unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.#{type}"
+        end
+      end
+    end
+  end
+end
