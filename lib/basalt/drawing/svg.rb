@@ -16,7 +16,7 @@ module Basalt
       def group(item)
         title = item.title ? "<title>#{escape(item.title)}</title>" : ""
         element = item.element_id ? " data-element=\"#{escape(item.element_id)}\"" : ""
-        "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} #{escape(item.type.tr(' ', '-'))}\"#{element}>#{title}" \
+        "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} k-#{escape(item.type.tr(' ', '-'))}\"#{element}>#{title}" \
           "#{item.shapes.map { |shape| shape(shape) }.join}</g>"
       end
 

@@ -8,8 +8,8 @@ module Basalt
     class Layered
       GAP = 44
       LANE = 18
-      STRIP = 30
-      CHANNEL = 24
+      STRIP = 26
+      CHANNEL = 18
       PITCH = 16
 
       # A place in a level: a node, or the lane of a line that passes.
