@@ -15,8 +15,8 @@ module Web
     # What an act altered: the pieces of the drawing and the register, the findings, the history.
     def answer(desk, sheet, outcome, message: nil, fresh: false)
       current = desk.set.sheets[sheet.id]
-      [part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : ""),
-       part("#pieces", fresh ? whole(desk, current) : pieces(desk, current, outcome)), *common_parts(desk, current), clear_line(message)].join
+      [part("#pieces", fresh ? whole(desk, current) : pieces(desk, current, outcome)), *common_parts(desk, current),
+       part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
     end
 
     def common_parts(desk, sheet)
@@ -33,8 +33,6 @@ module Web
       element = desk.set.element(chosen)
       [part("#facts", element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:))]
     end
-
-    def clear_line(message) = message ? "" : part("#hint", "")
 
     def pieces(desk, sheet, outcome)
       scene = Basalt::Drawing::Scene.new(desk.set, sheet.id, findings: desk.findings_on(sheet.id))

@@ -32,6 +32,7 @@ export class Drag {
     if (!this.moving && Math.hypot(dx, dy) < THRESHOLD) return;
     if (!this.moving) {
       this.moving = true;
+      this.view.touched = true;
       document.body.classList.add("dragging");
       this.lifted.append(group);
     }

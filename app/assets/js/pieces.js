@@ -12,7 +12,7 @@ export class Pieces {
     const answer = this.box.querySelector("[data-version]");
     if (!answer) return;
     if (document.getElementById("drawing")) this.draw(answer);
-    else if (document.getElementById("reading")) window.location.reload();
+    else if (document.getElementById("reading")) window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
     this.fillTable(answer);
     answer.dataset.gone.split(" ").filter(Boolean).forEach((id) => document.getElementById(id)?.remove());
     this.box.replaceChildren();

@@ -82,6 +82,7 @@ export class StatementLine {
 
   // What was not taken stays, so that it can be mended.
   answered(event) {
+    if (event.target !== this.form) return;
     const status = event.detail?.ctx?.response?.raw?.status ?? event.detail?.ctx?.response?.status;
     if (status !== 200) return;
     this.input.value = "";

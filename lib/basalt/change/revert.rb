@@ -34,15 +34,15 @@ module Basalt
       end
 
       def merge(delta, current)
-        altered = delta.before.to_h.keys.reject { |key| delta.before[key] == delta.after[key] }
+        altered = delta.altered
         current.with(**altered.to_h { |key| [key, merged(delta, current, key)] })
       end
 
       def merged(delta, current, key)
         return merged_facts(delta, current) if key == :facts
-        raise Conflict, "#{title(delta)} has been altered since" unless current[key] == delta.before[key]
+        raise Conflict, "#{title(delta)} has been altered since" unless current.public_send(key) == delta.before.public_send(key)
 
-        delta.after[key]
+        delta.after.public_send(key)
       end
 
       def merged_facts(delta, current)

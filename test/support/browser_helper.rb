@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+require_relative "app_helper"
+require "capybara/minitest"
+require "selenium-webdriver"
+require "axe/matchers/be_axe_clean"
+require "puma"
+require "tmpdir"
+
+Capybara.register_driver(:chromium) do |app|
+  flags = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
+             --disable-component-update --disable-sync --window-size=1280,800 --hide-scrollbars --force-device-scale-factor=1]
+  options = Selenium::WebDriver::Chrome::Options.new(args: flags + ["--user-data-dir=#{Dir.mktmpdir('basalt-browser')}"], binary: "/usr/bin/chromium")
+  options.add_preference("download.default_directory", BrowserHelper::DOWNLOADS)
+  Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+end
+
+module BrowserHelper
+  DOWNLOADS = Dir.mktmpdir("basalt-downloads")
+  Minitest.after_run { FileUtils.rm_rf(DOWNLOADS) }
+
+  include AppHelper
+  include Capybara::DSL
+  include Capybara::Minitest::Assertions
+
+  Capybara.app = Web::Application.with(secret: "0" * 64)
+  Capybara.server = :puma, { Silent: true, Threads: "1:6" }
+  Capybara.default_driver = :chromium
+  Capybara.default_max_wait_time = 4
+  Capybara.enable_aria_label = true
+
+  def setup
+    super
+    page.current_window.resize_to(1280, 800)
+  end
+
+  def teardown
+    save_picture if failures.any?
+    Capybara.reset_sessions!
+    super
+  end
+
+  def save_picture
+    folder = File.join(APPLICATION_ROOT, "tmp")
+    FileUtils.mkdir_p(folder)
+    page.save_screenshot(File.join(folder, "#{name}.png"))
+  end
+
+  def open_sheet(project, name)
+    visit "/projects/#{project.id}/sheets/#{sheet_of(project, name).id}"
+  end
+
+  # Types a statement and waits for the line to be taken.
+  def say(statement)
+    fill_in "statement", with: statement
+    find_field("statement").send_keys(:enter)
+    assert_field("statement", with: "")
+  end
+
+  # The group of a thing on the sheet.
+  def thing(title) = find("#layer-things > g", text: title, match: :first)
+
+  # Where a group stands on the screen.
+  def place(group)
+    page.evaluate_script("(r => ({x: Math.round(r.x), y: Math.round(r.y), w: Math.round(r.width)}))(arguments[0].getBoundingClientRect())", group)
+  end
+
+  def drag(group, by_x, by_y)
+    page.driver.browser.action.move_to(group.native).click_and_hold.move_by(by_x / 2, by_y / 2).move_by(by_x - (by_x / 2), by_y - (by_y / 2)).release.perform
+  end
+
+  def assert_accessible(message)
+    matcher = Axe::Matchers::BeAxeClean.new
+    assert matcher.matches?(page), "#{message}: #{matcher.failure_message}"
+  end
+end
