@@ -93,13 +93,13 @@ module Store
     end
 
     def alter_columns(delta, table, columns)
-      changed = columns.reject { |column| delta.before[column] == delta.after[column] }
+      changed = columns & delta.altered
       return if changed.empty?
 
       sets = changed.each_index.map { |i| "#{changed[i]} = $#{i + 3}" }
       olds = changed.each_index.map { |i| "#{changed[i]} IS NOT DISTINCT FROM $#{changed.length + i + 3}" }
       count = connection.exec_update("UPDATE #{table} SET #{sets.join(', ')} WHERE id = $1 AND project_id = $2 AND #{olds.join(' AND ')}", "alter",
-                                     [delta.id, @project_id, *changed.map { |c| delta.after[c] }, *changed.map { |c| delta.before[c] }])
+                                     [delta.id, @project_id, *delta.after.to_h.values_at(*changed), *delta.before.to_h.values_at(*changed)])
       conflict(delta) if count.zero?
     end
 
