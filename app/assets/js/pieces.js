@@ -11,11 +11,11 @@ export class Pieces {
   take() {
     const answer = this.box.querySelector("[data-version]");
     if (!answer) return;
+    this.box.replaceChildren();
     if (document.getElementById("drawing")) this.draw(answer);
     else if (document.getElementById("reading")) window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
     this.fillTable(answer);
     answer.dataset.gone.split(" ").filter(Boolean).forEach((id) => document.getElementById(id)?.remove());
-    this.box.replaceChildren();
     this.selection.mark();
   }
 
@@ -37,7 +37,6 @@ export class Pieces {
 
   put(piece, layer) {
     const standing = document.getElementById(piece.id);
-    if (standing && standing.closest("#pieces")) return layer.append(piece);
     if (!standing) return layer.append(piece);
     if (standing.parentNode === layer) return standing.replaceWith(piece);
     standing.remove();

@@ -3,7 +3,7 @@ import { zoom, zoomIdentity } from "d3-zoom";
 
 const LEAST = 0.1;
 const MOST = 4;
-const MARGIN = 16;
+const MARGIN = 8;
 
 // Pan and zoom of the sheet, by a transform of the paper as a whole.
 export class View {
