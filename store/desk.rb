@@ -21,12 +21,15 @@ module Store
     LOCK = Mutex.new
     DESKS = {} # rubocop:disable Style/MutableConstant
     MOST = 20
+    QUICK = 600
     private_constant :LOCK, :DESKS
 
     def initialize(project_id)
       @project_id = project_id
       @monitor = Monitor.new
       @grounds = {}
+      @contents = {}
+      @history = {}
     end
 
     attr_reader :project_id
@@ -45,11 +48,30 @@ module Store
     attr_reader :set
 
     # @return [Array<Basalt::Checks::Finding>]
-    def findings = Basalt::Checks::Runner.sorted(by_check)
+    def findings
+      @stale = nil if @by_check.nil?
+      @by_check = Basalt::Checks::Runner.new(set, known: @by_check || {}).by_check(@by_check && (@stale || [])) if @by_check.nil? || @stale
+      @stale = nil
+      @findings = Basalt::Checks::Runner.sorted(@by_check)
+    end
+
+    # @return [Array<Basalt::Checks::Finding>] as they were when they were last worked out
+    def known_findings = @findings || findings
+
+    # @return [Boolean] whether the findings follow at once; a large project's come a moment later
+    def quick? = set.elements.size <= QUICK
+
+    # @return [Basalt::Drawing::Contents]
+    def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::Contents.new(set, sheet_id)
+
+    # @return [Basalt::Drawing::Scene] with what errors are about marked
+    def scene(sheet_id)
+      Basalt::Drawing::Scene.new(set, sheet_id, findings: known_findings, contents: contents(sheet_id))
+    end
 
     # @return [Array<Basalt::Checks::Finding>] about what is drawn on the sheet
-    def findings_on(sheet_id)
-      findings.select { |finding| Basalt::Checks::Runner.about?(set, finding, sheet_id) }
+    def findings_on(sheet_id, list = findings)
+      list.select { |finding| Basalt::Checks::Runner.about?(set, finding, sheet_id) }
     end
 
     # Tries changes, arranges every sheet they show on, and keeps them.
@@ -81,12 +103,12 @@ module Store
       turn(entry, Basalt::Change::Revert.new(deltas: entry.effect.deltas), "redo", by)
     end
 
-    # @return [Array(JournalEntry, JournalEntry)] what undo and redo would be of
-    def history(sheet_id) = [JournalEntry.to_undo(project_id, sheet_id), JournalEntry.to_redo(project_id, sheet_id)]
+    # @return [Array(String, String)] what undo and redo would be of, in words; nil where there is nothing
+    def history(sheet_id)
+      @history[sheet_id] ||= [JournalEntry.to_undo(project_id, sheet_id), JournalEntry.to_redo(project_id, sheet_id)].map { |entry| entry&.said }
+    end
 
     private
-
-    def by_check = @by_check ||= Basalt::Checks::Runner.new(set).by_check
 
     def refresh
       version = Project.where(id: project_id).pick(:version) or raise ActiveRecord::RecordNotFound, "there is no such project"
@@ -94,7 +116,10 @@ module Store
 
       @set = Snapshot.read(project_id)
       @grounds = {}
+      @contents = {}
+      @history = {}
       @by_check = nil
+      @findings = nil
     end
 
     def arrange(draft, sheet_id, tidy)
@@ -125,7 +150,9 @@ module Store
       version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:)
       # Somebody else's act came between: the next opening reads everything afresh.
       set.advance(effect, version: version == set.version + 1 ? version : set.version)
-      @by_check = @by_check && Basalt::Checks::Runner.new(set, known: @by_check).by_check(effect.kinds)
+      act == "act" ? @history[sheet_id] = [said, nil] : @history.delete(sheet_id)
+      @stale = (@stale || []) | effect.kinds
+      @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
       Outcome.new(effect:, affected:, said:, version:)
     end
   end

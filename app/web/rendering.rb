@@ -15,15 +15,15 @@ module Web
     # What an act altered: the pieces of the drawing and the register, the findings, the history.
     def answer(desk, sheet, outcome, message: nil, fresh: false)
       current = desk.set.sheets[sheet.id]
-      [part("#pieces", fresh ? whole(desk, current) : pieces(desk, current, outcome)), *common_parts(desk, current),
-       part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
+      findings = desk.quick? ? findings_parts(desk, current) : [part("#findings-later", view(:findings_later, sheet:))]
+      [part("#pieces", fresh ? whole(desk, current) : pieces(desk, current, outcome)), *findings,
+       part("#history", view(:history, desk:, sheet: current)), part("#tabs", view(:tabs, desk:, sheet: current, kind: params[:kind])),
+       *selection_part(desk, current), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
     end
 
-    def common_parts(desk, sheet)
+    def findings_parts(desk, sheet)
       findings = desk.findings_on(sheet.id)
-      [part("#findings", view(:findings, desk:, sheet:, findings:)), part("#counts", view(:counts, findings:)),
-       part("#history", view(:history, desk:, sheet:)), part("#tabs", view(:tabs, desk:, sheet:, kind: params[:kind])),
-       *selection_part(desk, sheet)]
+      [part("#findings", view(:findings, desk:, sheet:, findings:)), part("#counts", view(:counts, findings:))]
     end
 
     def selection_part(desk, sheet)
@@ -35,34 +35,32 @@ module Web
     end
 
     def pieces(desk, sheet, outcome)
-      scene = Basalt::Drawing::Scene.new(desk.set, sheet.id, findings: desk.findings_on(sheet.id))
-      items = scene.pieces(outcome.affected + marked(outcome))
+      desk.findings if desk.quick?
+      scene = desk.scene(sheet.id)
       gone = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.flat_map { |d| %w[t l n].map { |letter| letter + d.id } }
       struck = outcome.effect.on(:elements).select { |d| d.after.nil? }.map { |d| "r#{d.id}" }
-      view(:pieces, desk:, sheet:, items:, gone: gone + struck, affected: outcome.affected, frame: Basalt::Drawing::Furniture.frame(scene), whole: false)
+      view(:pieces, desk:, sheet:, items: scene.pieces((outcome.affected + remarked(desk)).uniq), gone: gone + struck, affected: outcome.affected,
+                    frame: Basalt::Drawing::Furniture.frame(scene), whole: false)
     end
 
-    # Labels that errors colour may stand at lines that the act did not touch.
-    def marked(_outcome)
-      before = @marked_before || []
-      now = @desk.findings.select(&:error?).flat_map(&:subjects)
-      (before | now) - (before & now)
-    end
-
+    # What errors are about is coloured, and may stand far from what an act touched.
     def note_marks(desk)
-      @marked_before = desk.findings.select(&:error?).flat_map(&:subjects)
+      @marked = marked(desk)
     end
+
+    def marked(desk) = desk.known_findings.select(&:error?).flat_map(&:subjects)
+    def remarked(desk) = marked(desk).then { |now| @marked ? (@marked | now) - (@marked & now) : [] }
 
     def whole(desk, sheet)
-      scene = Basalt::Drawing::Scene.new(desk.set, sheet.id, findings: desk.findings_on(sheet.id))
+      desk.findings if desk.quick?
+      scene = desk.scene(sheet.id)
       view(:pieces, desk:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true)
     end
 
     # Kinds that have a table on this sheet, with how many there are.
     def register_kinds(desk, sheet)
-      writing = sheet.writing
-      elements = desk.set.things_on(sheet.id) + writing.lines_on(desk.set, sheet.id)
-      elements.group_by(&:kind).sort_by { |kind, _| (writing.lines + writing.things).index(kind) || 99 }
+      order = sheet.writing.lines + sheet.writing.things
+      desk.contents(sheet.id).counts.sort_by { |kind, _| order.index(kind) || 99 }
     end
 
     def register(desk, sheet) = Register.new(desk.set, sheet)

@@ -14,12 +14,11 @@ module Web
 
       app.get("/projects/:project_id/sheets/:sheet_id/register/:kind") do
         at_desk do |desk|
-          kinds = register_kinds(desk, sheet(desk)).to_h
           raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
 
           from = params[:from].to_i.clamp(0, 1_000_000)
           locals = { desk:, sheet: sheet(desk), kind: params[:kind], from: }
-          from.zero? ? part("#tabs", view(:tabs, **locals.except(:from))) + view(:table, **locals, rows: kinds.fetch(params[:kind], [])) : view(:rows, **locals)
+          from.zero? ? part("#tabs", view(:tabs, **locals.except(:from))) + view(:table, **locals.except(:from)) : view(:rows, **locals)
         end
       end
 
@@ -28,6 +27,14 @@ module Web
           sheet = sheet(desk)
           element = params[:element_id] && desk.set.element(id(params[:element_id]))
           element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:)
+        end
+      end
+
+      app.get("/projects/:project_id/sheets/:sheet_id/findings") do
+        at_desk do |desk|
+          sheet = sheet(desk)
+          note_marks(desk)
+          [*findings_parts(desk, sheet), part("#pieces", pieces(desk, sheet, Acting::NOTHING))].join
         end
       end
 

@@ -34,7 +34,7 @@ module Basalt
       def follow
         clear_ground
         resize
-        draft.placements_on(sheet_id).select { |p| fresh?(p) }.sort_by(&:ordinal).each { |placement| settle(placement) }
+        fresh.sort_by(&:ordinal).each { |placement| settle(placement) }
         reroute(disturbed)
         draft
       end
@@ -42,7 +42,13 @@ module Basalt
       private
 
       def placement(element_id) = draft.placement(sheet_id, element_id)
-      def fresh?(placement) = placement.x.nil? && placement.route.nil? && !draft.element(placement.element_id).relation?
+
+      # Placements of things that have no place yet.
+      def fresh
+        draft.placements.differences.filter_map { |_, _, after| after }
+             .select { |p| p.sheet_id == sheet_id && p.x.nil? && p.route.nil? && !draft.element(p.element_id).relation? }
+      end
+
 
       def arrange(element_id, to)
         Change::Show.new(sheet_id:, element_id:).apply(draft)
@@ -138,16 +144,18 @@ module Basalt
       end
 
       def spot(thing, w, h)
-        writing.spots(draft, sheet_id, thing, [w, h]).find do |x, y|
+        writing.spots(draft, sheet_id, thing, [w, h], extent).find do |x, y|
           box = Layout::Box.new(x:, y:, w:, h:)
           ground.free?(box.grow(14, 12)) && ground.lines_through(box.grow(4)).empty?
         end || beneath
       end
 
-      def beneath
-        lowest = draft.placements_on(sheet_id).filter_map { |p| p.x && (p.y + p.h) }.max || 0
-        [0, lowest + 60]
+      def extent
+        left, top, right, bottom = ground.reach
+        left && Layout::Box.new(x: left, y: top, w: right - left, h: bottom - top)
       end
+
+      def beneath = extent ? [extent.x, (extent.bottom + 60).round] : [0, 40]
 
       # Lines that are new, whose ends moved or changed, or through which something was put.
       def disturbed

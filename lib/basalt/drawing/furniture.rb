@@ -40,7 +40,7 @@ module Basalt
 
       private
 
-      def entries = @entries ||= @scene.writing.legend(@scene.set, @sheet.id)
+      def entries = @entries ||= @scene.writing.legend.select { |_, _, _, mark| @scene.contents.mark?(mark) }
       def legend_width = entries.empty? ? 0 : (entries.length / ROWS.to_f).ceil * column
       def column = @column ||= [entries.map { |words, *| Pens.width(words, :legend) }.max.to_i + SAMPLE + 34, COLUMN].max
 

@@ -12,7 +12,8 @@ module Basalt
         set.placements_on(sheet_id).each { |placement| add(set, placement) }
       end
 
-      attr_reader :sheet_id, :things, :lines, :labels
+      # +reach+ is how far things have ever reached here: left, top, right, bottom.
+      attr_reader :sheet_id, :things, :lines, :labels, :reach
 
       def add(set, placement)
         element = set.element(placement.element_id) or return
@@ -48,6 +49,12 @@ module Basalt
         return unless placement.x
 
         set.sheets[sheet_id].writing.obstacles(set, thing, placement).each { |box| things.add(thing.id, box) }
+        stretch(placement)
+      end
+
+      def stretch(placed)
+        left, top, right, bottom = @reach || [placed.x, placed.y, placed.x, placed.y]
+        @reach = [[left, placed.x].min, [top, placed.y].min, [right, placed.x + placed.w].max, [bottom, placed.y + placed.h].max]
       end
 
       def add_line(set, line, placement)

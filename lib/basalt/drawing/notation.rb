@@ -59,8 +59,12 @@ module Basalt
 
       def pen(_line) = :line
 
-      # @return [Array<Array(String, Symbol, Object)>] words, type of sample and sample of the legend
-      def legend(_set, _sheet_id) = []
+      # @return [Array<Array(String, Symbol, Object, Object)>] words, type of sample, sample and mark
+      #   of what the legend can explain; an entry is shown when its mark occurs
+      def legend = []
+
+      # @return [Array] the marks that occur at an element
+      def marks(_set, _element) = []
 
       # Lays the sheet out afresh.
       #
@@ -69,8 +73,9 @@ module Basalt
 
       # Places where a new thing could stand, best first.
       #
+      # @param extent [Layout::Box, nil] around what stands there
       # @return [Enumerator<Array(Numeric, Numeric)>] top left corners
-      def spots(_set, _sheet_id, _thing, _size) = [].each
+      def spots(_set, _sheet_id, _thing, _size, _extent) = [].each
 
       # What of other placements has to follow when lines are attached to them.
       #

@@ -9,8 +9,10 @@ module Basalt
 
       # @param set [Model::WorkingSet, Change::Draft]
       # @param findings [Array<Checks::Finding>] what they are about is marked
-      def initialize(set, sheet_id, findings: [])
+      # @param contents [Contents, nil] of the sheet, where they are known
+      def initialize(set, sheet_id, findings: [], contents: nil)
         @set = set
+        @contents = contents
         @sheet = set.sheets[sheet_id]
         @writing = @sheet.writing
         @wrong = findings.select(&:error?).flat_map(&:subjects).to_set
@@ -40,30 +42,13 @@ module Basalt
       end
 
       # @return [Layout::Box] around all that is drawn, without the frame
-      def extent
-        @extent ||= begin
-          boxes = set.placements_on(sheet.id).flat_map { |placement| boxes_of(placement) }
-          Layout::Box.around(boxes) || Layout::Box.new(x: 0, y: 0, w: 720, h: 320)
-        end
-      end
+      def extent = contents.extent || Layout::Box.new(x: 0, y: 0, w: 720, h: 320)
+      def contents = @contents ||= Contents.new(set, sheet.id)
 
       # @return [Boolean] whether an error is about the element
       def wrong?(element_id) = @wrong.include?(element_id)
 
       private
-
-      def boxes_of(placement)
-        return Layout::Polyline.boxes(placement.route["points"]) if placement.route && drawn?(placement)
-        return [] unless placement.x
-
-        element = set.element(placement.element_id)
-        element ? [placement.box, *writing.obstacles(set, element, placement)] : []
-      end
-
-      def drawn?(placement)
-        element = set.element(placement.element_id)
-        element && set.drawn_between?(sheet.id, element)
-      end
 
       def line_items(line, placement)
         return [] unless placement.route && writing.lines.include?(line.kind) && set.drawn_between?(sheet.id, line)

@@ -12,6 +12,8 @@ module Basalt
       WIDE = /[\p{Han}\p{Hiragana}\p{Katakana}\p{Hangul}\u3000-\u303F\uFF00-\uFF60\u{1F300}-\u{1FAFF}]/
       WIDE_ADVANCE = 1.0
       OTHER_ADVANCE = 0.68
+      # Texts whose width is remembered, for each typeface.
+      REMEMBERED = 20_000
 
       FAMILIES = {
         plain: "Archivo, 'DejaVu Sans', 'Droid Sans Fallback', sans-serif",
@@ -25,6 +27,7 @@ module Basalt
           @bytes = bytes
           @fonts = bytes.transform_values { |data| TTFunk::File.new(data) }
           @advances = bytes.transform_values { {} }
+          @widths = bytes.transform_values { {} }
         end
 
         attr_reader :bytes
@@ -33,7 +36,9 @@ module Basalt
 
         # @return [Float] width of the text in px
         def width(text, face, size)
-          text.each_char.sum { |char| advance(char, face) } * size
+          widths = @widths.fetch(face)
+          widths.clear if widths.length > REMEMBERED
+          (widths[text] ||= text.each_char.sum { |char| advance(char, face) }) * size
         end
 
         # @return [String] the text, cut with an ellipsis where it is wider than +limit+ px

@@ -9,6 +9,7 @@ module Basalt
       OVERLAP = 300
       CLEAR = 7
       STUB = 14
+      PAIRS = 40
 
       # @param boxes [Index] what no line may pass through
       # @param lines [Index] segments of other lines, which it should not lie on
@@ -33,7 +34,7 @@ module Basalt
         starts = from.doors(to.middle)
         starts.flat_map { |door| to.doors(door[0]).map { |other| [door, other] } }
               .sort_by { |(p, d), (q, e)| span(p, q) + (facing?(p, d, q) ? 0 : 60) + (facing?(q, e, p) ? 0 : 60) }
-              .first(60)
+              .first(PAIRS)
       end
 
       def span(one, other) = (one[0] - other[0]).abs + (one[1] - other[1]).abs

@@ -43,7 +43,7 @@ module Basalt
 
       # @return [Array<Element>] the things placed on the sheet, in order of making
       def things_on(sheet_id)
-        placements_on(sheet_id).map { |p| elements[p.element_id] }.reject { |e| e.nil? || e.relation? }.uniq.sort_by(&:ordinal)
+        placements_on(sheet_id).filter_map { |p| elements[p.element_id] }.reject(&:relation?).uniq(&:id).sort_by(&:ordinal)
       end
 
       # @return [Array<Element>] the relations whose ends all stand on the sheet

@@ -15,6 +15,18 @@ module Basalt
         @prefixes = {}
       end
 
+      # The plan of one subnet and of those that overlap it, which costs what is attached to them.
+      def self.around(set, subnet)
+        new(set).tap { |plan| plan.narrow(subnet) }
+      end
+
+      def narrow(subnet)
+        whole = prefix(subnet)
+        @subnets = set.of_kind("subnet").select { |other| other.id == subnet.id || (whole && prefix(other)&.overlap?(whole)) }
+        @interfaces = @subnets.flat_map { |near| set.relations_of(near.id, "attachment") }.filter_map { |attachment| interface(attachment) }
+        @shared = @subnets.flat_map { |near| set.relations_of(near.id, "shared gateway") }.uniq(&:id)
+      end
+
       attr_reader :set
 
       def subnets = @subnets ||= set.of_kind("subnet")

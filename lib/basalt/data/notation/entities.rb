@@ -43,18 +43,18 @@ module Basalt
           super + ends.flat_map { |joined, points| CrowsFoot.shapes(points, Cardinality.read(joined.facts["cardinality"])) }
         end
 
-        def legend(set, sheet_id)
-          attributes = set.things_on(sheet_id).flat_map { |entity| Describing.of(set, entity.id) }
-          marks = attributes.map { |attribute| mark(attribute) }.uniq
-          [["#", "key"], ["*", "required"], ["o", "optional"]].select { |sign, _| marks.include?(sign) }.map { |sign, words| [words, :text, sign] } +
-            (lines_on(set, sheet_id).any? ? [["relationship", :pen, :line]] : [])
+        def legend
+          [["key", :text, "#", "#"], ["required", :text, "*", "*"], ["optional", :text, "o", "o"], ["relationship", :pen, :line, :line]]
+        end
+
+        def marks(set, element)
+          element.relation? ? [:line] : Describing.of(set, element.id).map { |attribute| mark(attribute) }.uniq
         end
 
         def tidy(set, sheet_id) = EntitiesLayout.new(self, set, sheet_id).placements
 
-        def spots(set, sheet_id, _thing, size)
-          boxes = set.placements_on(sheet_id).select(&:x).map(&:box)
-          extent = Layout::Box.around(boxes) || Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
+        def spots(_set, _sheet_id, _thing, size, extent)
+          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
           (0..40).lazy.flat_map { |row| (0..5).map { |column| [extent.x + (column * (size[0] + 90)), extent.y + (row * 110)] } }
         end
 

@@ -14,13 +14,14 @@ module Basalt
         # @return [Array<Array(String, Object)>]
         def of(set, element)
           case element.kind
-          when "subnet" then subnet(Addressing.new(set), element)
+          when "subnet" then subnet(Addressing.around(set, element), element)
           when "attachment" then [["short", Addressing.new(set).shorthand(Addressing.new(set).interface(element))]]
           when "device" then [["addresses", addresses(set, element)]]
           else []
           end
         end
 
+        # Counted from what is attached here and to subnets that share addresses with it.
         def subnet(plan, subnet)
           return HEADINGS["subnet"].map { |heading| [heading, nil] } unless subnet["prefix"]
 

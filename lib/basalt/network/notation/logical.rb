@@ -10,7 +10,6 @@ module Basalt
           "switch" => :slate, "patch panel" => :slate, "access point" => :slate, "router" => :ochre, "load balancer" => :ochre, "modem" => :ochre,
           "firewall" => :rust, "server" => :lichen, "workstation" => :lichen, "printer" => :lichen, "storage" => :tide, "phone" => :amethyst
         }.freeze
-        SEAM_WORDS = { slate: "switching", ochre: "routing", rust: "guarding", lichen: "serving", tide: "storing", amethyst: "people" }.freeze
         MEDIA = { "copper" => :line, "fibre" => :fibre, "radio" => :radio, "coax" => :coax }.freeze
 
         def name = "logical network"
@@ -57,7 +56,8 @@ module Basalt
           MEDIA.fetch(relation["medium"], :line)
         end
 
-        def legend(set, sheet_id) = Legend.new(self, set, sheet_id).entries
+        def legend = Legend::ENTRIES
+        def marks(_set, element) = Legend.marks(self, element)
         def tidy(set, sheet_id) = LogicalLayout.new(self, set, sheet_id).placements
         def seam(thing) = SEAMS.fetch(thing["role"], :graphite)
 
@@ -78,7 +78,7 @@ module Basalt
           thing.kind == "subnet" ? Bus.obstacles(thing, placement) : super
         end
 
-        def spots(set, sheet_id, thing, size) = Spots.new(self, set, sheet_id, thing, size).each
+        def spots(set, sheet_id, thing, size, extent) = Spots.new(set, sheet_id, thing, size, extent).each
         def reshape(set, sheet_id, relation) = relation.kind == "attachment" ? Bus.stretch(set, sheet_id, relation) : {}
 
         private

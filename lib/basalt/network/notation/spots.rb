@@ -10,12 +10,12 @@ module Basalt
         STEP_Y = 20
         HOST_DROP = 64
 
-        def initialize(notation, set, sheet_id, thing, size)
-          @notation = notation
+        def initialize(set, sheet_id, thing, size, extent)
           @set = set
           @sheet_id = sheet_id
           @thing = thing
           @w, @h = size
+          @extent = extent
         end
 
         def each
@@ -56,7 +56,7 @@ module Basalt
 
         # Beneath what is there, in rows as wide as the drawing.
         def in_the_open
-          extent = Layout::Box.around(@set.placements_on(@sheet_id).select(&:x).map(&:box)) || Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
+          extent = @extent || Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
           width = [extent.w, 640].max
           start = extent.w.zero? ? 40 : (extent.bottom + 60).round
           200.times do |row|

@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+require_relative "../config/load"
+require_relative "../test/support/generated_network"
+require "rack/test"
+require "tmpdir"
+
+# Measures the journeys that people wait for, on sheets of several sizes.
+class Bench
+  SIZES = { 50 => [3, 14], 500 => [10, 47], 2000 => [12, 165] }.freeze
+  EDITS = 60
+  ROWS = 5000
+
+  def run
+    Dir.mktmpdir("basalt-bench") do |folder|
+      File.chmod(0o755, folder)
+      home = CommandLine::Home.new(folder)
+      home.use
+      cluster = CommandLine::Cluster.new(home)
+      Store::Database.connect(cluster.start)
+      Store::Database.migrate
+      measure
+    ensure
+      cluster&.stop
+    end
+  end
+
+  private
+
+  def measure
+    puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
+    puts format("%-34s %8s %8s %8s", "", "things", "p50", "p95")
+    SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }
+    inventory
+  end
+
+  def sheet(size, text)
+    project = Store::Project.open("Bench #{size}")
+    desk = Store::Desk.for(project.id)
+    desk.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, text) } }
+    sheet = desk.open { |open| open.set.sheet_list.first }
+    count = desk.open { |open| open.set.things_on(sheet.id).length }
+    core(desk, sheet, count)
+    edits(project, sheet, count)
+  end
+
+  def load(draft, text)
+    Basalt::Statements::Document.new(text).into(draft)
+    draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
+  end
+
+  def core(desk, sheet, count)
+    desk.open do |open|
+      report("tidy", count, times(5) { Basalt::Drawing::Arranger.new(Basalt::Change::Draft.new(open.set), sheet.id).tidy })
+      report("SVG of the whole sheet", count, times(5) { Basalt::Drawing::SVG.layers(Basalt::Drawing::Scene.new(open.set, sheet.id).items) })
+      report("all checks", count, times(5) { Basalt::Checks::Runner.new(open.set).findings })
+      report("reading the project", count, times(3) { Store::Snapshot.read(open.project_id) })
+    end
+  end
+
+  def edits(project, sheet, count)
+    browser = Rack::Test::Session.new(Web::Application.with(secret: "0" * 64))
+    path = "/projects/#{project.id}/sheets/#{sheet.id}"
+    browser.get(path)
+    token = browser.last_response.body[/name="token" value="([^"]+)"/, 1]
+    post = ->(rest, values) { browser.post("#{path}/#{rest}", values.merge(token:), "HTTP_HX_REQUEST" => "true").then { abort browser.last_response.body unless browser.last_response.ok? } }
+    report("statement: a new thing", count, times(EDITS) { |n| post.call("statements", statements: "server bench-#{n}") })
+    report("statement: attached to a subnet", count, times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{60 + n}") })
+    report("statement: another address", count, times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{140 + n}") })
+    ids = Store::Desk.for(project.id).open { |open| EDITS.times.map { |n| open.set.named("bench-#{n}").first.id } }
+    report("move a thing", count, times(EDITS) { |n| post.call("moves", moves: JSON.generate([[ids[n], 11, 7]])) })
+    report("undo", count, times(20) { post.call("undo", {}) })
+  end
+
+  def inventory
+    rows = Array.new(ROWS) { |n| "thing-#{n},server,Net #{n / 200} 10.#{20 + (n / 200)}.0.0/16,10.#{20 + (n / 200)}.1.#{n % 200},,," }
+    table = Basalt::Formats::CSV.new((["name,role,subnet,address,gateway,location,note"] + rows).join("\n"))
+    project = Store::Project.open("Bench inventory")
+    intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.id, content: "x", file_name: "things.csv", mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
+    intake.define_singleton_method(:table) { table }
+    report("CSV of #{ROWS} rows, whole", ROWS, times(1) { Web::IntakeWork.run(intake, "Inventory", "bench") })
+    abort intake.result.inspect unless intake.state == "done"
+  end
+
+  def times(count)
+    Array.new(count) do |n|
+      start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      yield n
+      (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) * 1000
+    end
+  end
+
+  def report(name, things, samples)
+    sorted = samples.sort
+    puts format("%-34s %8d %8.1f %8.1f", name, things, sorted[sorted.length / 2], sorted[(sorted.length * 0.95).floor.clamp(0, sorted.length - 1)])
+    $stdout.flush
+  end
+end
+
+Bench.new.run if $PROGRAM_NAME == __FILE__

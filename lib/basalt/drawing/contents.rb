@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # What stands on a sheet, counted: kinds, the marks that its legend explains, and how far
+    # it reaches. Kept in step by renewing what an act touched, so that its cost does not
+    # grow with the sheet.
+    class Contents
+      def initialize(set, sheet_id)
+        @sheet_id = sheet_id
+        @kinds = {}
+        @marks = {}
+        @spans = {}
+        @tally = Hash.new(0)
+        @counts = Hash.new(0)
+        set.things_on(sheet_id).each { |thing| add(set, thing.id) }
+        set.sheets[sheet_id].writing.lines_on(set, sheet_id).each { |line| add(set, line.id) }
+      end
+
+      # @param ids [Array<String>] of elements that an act may have altered
+      def renew(set, ids)
+        ids.each do |id|
+          remove(id)
+          add(set, id)
+        end
+        @extent = nil
+        self
+      end
+
+      # @return [Hash{String => Integer}] how many of each kind
+      def counts = @counts.select { |_, count| count.positive? }
+      def mark?(mark) = @tally[mark].positive?
+      def empty? = @kinds.empty?
+      def size = @kinds.length
+
+      # @return [Layout::Box, nil] around everything
+      def extent
+        return if @spans.empty?
+
+        @extent ||= begin
+          left, top, right, bottom = @spans.each_value.first
+          @spans.each_value do |l, t, r, b|
+            left = l if l < left
+            top = t if t < top
+            right = r if r > right
+            bottom = b if b > bottom
+          end
+          Layout::Box.new(x: left, y: top, w: right - left, h: bottom - top)
+        end
+      end
+
+      private
+
+      def add(set, id)
+        element = set.element(id) or return
+        writing = set.sheets[@sheet_id].writing
+        return unless element.relation? ? writing.lines.include?(element.kind) && set.drawn_between?(@sheet_id, element) : set.shown?(@sheet_id, id)
+
+        @kinds[id] = element.kind
+        @counts[element.kind] += 1
+        @marks[id] = writing.marks(set, element).each { |mark| @tally[mark] += 1 }
+        @spans[id] = span(set, element, writing)
+        @spans.delete(id) unless @spans[id]
+      end
+
+      def remove(id)
+        kind = @kinds.delete(id) or return
+        @counts[kind] -= 1
+        @marks.delete(id).each { |mark| @tally[mark] -= 1 }
+        @spans.delete(id)
+      end
+
+      def span(set, element, writing)
+        placement = set.placement(@sheet_id, element.id) or return
+        boxes = if element.relation? then placement.route ? Layout::Polyline.boxes(placement.route["points"]) : []
+                elsif placement.x then [placement.box, *writing.obstacles(set, element, placement)]
+                else []
+                end
+        around = Layout::Box.around(boxes)
+        around && [around.x, around.y, around.right, around.bottom]
+      end
+    end
+  end
+end
