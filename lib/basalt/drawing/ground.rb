@@ -69,8 +69,8 @@ module Basalt
 
       def place_label(label, points, ends, alone)
         candidates = candidates(label, points, ends, alone)
-        free = candidates.select { |x, y| things.free?(Layout::Box.at(x, y, label.width, label.height)) }
-        free.find { |x, y| labels.free?(Layout::Box.at(x, y, label.width, label.height)) } || free.first
+        boxes = candidates.lazy.map { |place| [place, Layout::Box.at(*place, label.width, label.height)] }
+        (boxes.find { |_, box| things.free?(box) && labels.free?(box) } || boxes.find { |_, box| things.free?(box) })&.first
       end
 
       def candidates(label, points, ends, alone)

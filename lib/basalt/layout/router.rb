@@ -10,6 +10,7 @@ module Basalt
       CLEAR = 7
       STUB = 14
       PAIRS = 40
+      LIKELY = 10
 
       # @param boxes [Index] what no line may pass through
       # @param lines [Index] segments of other lines, which it should not lie on
@@ -24,11 +25,15 @@ module Basalt
       # @return [Array<Array(Numeric, Numeric)>] points
       def route(from, to, own)
         pairs = pairs(from, to)
-        simple = best(pairs.flat_map { |a, b| Elbows.between(a, b, STUB) }, own)
-        simple || Maze.new(@boxes, own).path(pairs) || direct(pairs)
+        likely, others = pairs.first(LIKELY), pairs.drop(LIKELY)
+        plain(likely, own) || plain(others, own) || Maze.new(@boxes, own).path(pairs) || direct(pairs)
       end
 
       private
+
+      def plain(pairs, own)
+        best(pairs.flat_map { |a, b| Elbows.between(a, b, STUB) }, own)
+      end
 
       def pairs(from, to)
         starts = from.doors(to.middle)

@@ -96,7 +96,7 @@ module Basalt
 
         def shared_label(set, attachment)
           thing, subnet = attachment.targets
-          gateway = set.relations_of(subnet, "shared gateway").find { |g| g.targets("member").include?(thing) && g["address"] } or return []
+          gateway = set.relations_of(thing, "shared gateway").find { |g| g.target("subnet") == subnet && g["address"] } or return []
           prefix = set.element(subnet)["prefix"]
           address = gateway["address"]
           short = prefix ? Addresses::Shorthand.write(Addresses.prefix(prefix), Addresses.address(address)) : address
