@@ -24,6 +24,9 @@ module Basalt
         Form.new("<thing:thing> is confirmed") { |context, said| context.set(said[:thing].id, "assumed", nil) }
       ].freeze
 
+      # The first two say what the following belongs to.
+      OPENINGS = ALL.first(2).freeze
+
       QUALITIES = SHEET_FACTS.map do |words, fact|
         Quality.new("sheet", "#{words} <value:word>",
                     take: ->(context, sheet, said) { context.draft.apply(Change::SetSheet.new(id: sheet.id, fact:, value: said[:value])) },

@@ -34,7 +34,14 @@ module Basalt
       def into(draft, sheet_id: nil)
         declare(draft)
         context = Context.new(draft, sheet_id:)
-        each_statement { |line, number| on_line(number) { Line.take(line, context) } }
+        later = []
+        each_statement do |line, number|
+          on_line(number) { declaration(line, context) || opening?(line, context) ? Line.take(line, context) : later << [line, number, context.sheet_id] }
+        end
+        later.each do |line, number, sheet|
+          context.sheet_id = sheet
+          on_line(number) { Line.take(line, context) }
+        end
         draft
       end
 
@@ -58,6 +65,11 @@ module Basalt
           end
         end
         declare_placed(waiting, context)
+      end
+
+      # Lines that say on what the following stand keep their place.
+      def opening?(line, context)
+        line.match?(/\A\s*(project|sheet)\s/) && CommonForms::OPENINGS.include?(Line.read(line, context)[1])
       end
 
       def placed?(form) = form.declares[0].distinct_by.include?("container")

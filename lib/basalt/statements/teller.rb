@@ -21,7 +21,7 @@ module Basalt
 
       # @return [String] the whole project
       def project
-        ([set.project && "project #{set.project}"] + loose + set.sheet_list.flat_map { |sheet| ["", opening(sheet)] + sheet(sheet.id) })
+        ([set.project && say("project", name(set.project))] + loose + set.sheet_list.flat_map { |sheet| ["", opening(sheet)] + sheet(sheet.id) })
           .compact.join("\n").strip.concat("\n")
       end
 

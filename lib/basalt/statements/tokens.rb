@@ -19,7 +19,7 @@ module Basalt
       def of(line)
         raise Misread.new("the line has #{line.length} characters; at most #{LIMIT} are read") if line.length > LIMIT
 
-        scanner = StringScanner.new(line)
+        scanner = StringScanner.new(line.unicode_normalize(:nfc))
         tokens = []
         until scanner.skip(/\s+/) && scanner.eos? || scanner.eos?
           tokens.concat(scan(scanner))
