@@ -163,7 +163,7 @@ module Basalt
         own = touched.filter_map { |id| draft.element(id) }
         lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
-        lines.uniq(&:id).select { |line| writing.lines.include?(line.kind) && draft.drawn_between?(sheet_id, line) }
+        lines.uniq(&:id).select { |line| writing.lines.include?(line.kind) && line.targets.all? { |id| placement(id)&.x } }
       end
 
       def crossed(thing)

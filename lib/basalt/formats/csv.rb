@@ -22,8 +22,8 @@ module Basalt
       # @param bytes [String]
       # @raise [Unreadable]
       def initialize(bytes)
-        raise Unreadable, "the file is empty" if bytes.strip.empty?
         raise Unreadable, "the file is larger than #{LIMIT / 1_000_000} MB" if bytes.bytesize > LIMIT
+        raise Unreadable, "the file is empty" if bytes.b.strip.empty?
 
         @text = decode(bytes.b)
         @separator = separator
@@ -74,10 +74,12 @@ module Basalt
       end
 
       def read
-        parser = ::CSV.new(StringIO.new(@text.gsub(/\r\n?/, "\n")), col_sep: separator, skip_blanks: true)
+        parser = ::CSV.new(StringIO.new(@text.gsub(/\r\n?/, "\n")), col_sep: separator)
         rows = []
+        line = 1
         while (cells = parser.shift)
-          rows << Row.new(line: parser.lineno - cells.sum { |cell| cell.to_s.count("\n") }, cells: cells.map { |cell| cell.to_s.strip })
+          rows << Row.new(line:, cells: cells.map { |cell| cell.to_s.strip }) unless cells.empty?
+          line += 1 + cells.sum { |cell| cell.to_s.count("\n") }
           raise Unreadable, "the table has more than #{ROWS} rows" if rows.length > ROWS + 1
         end
         rows
