@@ -26,7 +26,7 @@ module BrowserHelper
   Capybara.app = Web::Application.with(secret: "0" * 64)
   Capybara.server = :puma, { Silent: true, Threads: "1:6" }
   Capybara.default_driver = :chromium
-  Capybara.default_max_wait_time = 4
+  Capybara.default_max_wait_time = 12
   Capybara.enable_aria_label = true
 
   def setup

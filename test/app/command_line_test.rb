@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+require_relative "../support/app_helper"
+require "open3"
+require "tmpdir"
+require "json"
+
+# The commands on files, as a person runs them.
+class CommandLineTest < Minitest::Test
+  BASALT = File.join(APPLICATION_ROOT, "bin/basalt")
+  DEMO = File.join(APPLICATION_ROOT, "demo/tarnwater.basalt")
+
+  def setup
+    @folder = Dir.mktmpdir("basalt-files")
+  end
+
+  def teardown
+    FileUtils.rm_rf(@folder)
+  end
+
+  def basalt(*arguments) = Open3.capture3(BASALT, *arguments)
+  def file(name, content = nil) = File.join(@folder, name).tap { |path| File.binwrite(path, content) if content }
+
+  def test_check_tells_findings_and_exits_by_the_worst
+    out, _, status = basalt("check", DEMO, "--json")
+    assert_equal 1, status.exitstatus
+    first = JSON.parse(out)["findings"].first
+    assert_equal %w[id severity sheet subjects message why repair], first.keys
+    assert_equal ["address-used-twice", "error", "Greyholm plant network", "Give plc-08 .32"], first.values_at("id", "severity", "sheet", "repair")
+    assert_includes first["subjects"], "plc-08"
+    _, _, status = basalt("check", file("fine.basalt", "sheet S: logical network\nserver a"))
+    assert_equal 0, status.exitstatus
+  end
+
+  def test_files_that_cannot_be_read_exit_with_two_and_say_where
+    { file("bad.basalt", "sheet S: logical network\nserver a\na onto b") => /line 3.*“onto”|line 3/, file("none.basalt") => /no file/, @folder => /folder/,
+      file("binary.basalt", "a\0b") => /binary/ }.each do |path, message|
+      out, err, status = basalt("check", path)
+      assert_equal [2, ""], [status.exitstatus, out]
+      assert_match message, err
+      refute_match(/\.rb:\d+/, err)
+    end
+  end
+
+  def test_the_reading_gives_the_same_reading
+    out, = basalt("read", DEMO)
+    again, = basalt("read", file("again.basalt", out))
+    assert_equal out, again
+  end
+
+  def test_drawings_are_written_and_the_same_each_time
+    _, _, status = basalt("draw", DEMO, "--sheet", "Work orders", "--to", file("a.svg"))
+    assert_equal 0, status.exitstatus
+    basalt("draw", DEMO, "--sheet", "Work orders", "--to", file("b.svg"))
+    assert_equal File.read(file("a.svg")), File.read(file("b.svg"))
+    basalt("draw", DEMO, "--to", file("a.png"))
+    assert_equal "\x89PNG".b, File.binread(file("a.png"), 4)
+    [["--sheet", "Nope", "--to", file("x.svg")], ["--to", file("x.gif")], []].each { |options| assert_equal 2, basalt("draw", DEMO, *options)[2].exitstatus }
+  end
+
+  def test_an_inventory_becomes_statements_once
+    things = File.join(APPLICATION_ROOT, "demo/things.csv")
+    _, err, status = basalt("import", things, "--to", file("i.basalt"))
+    assert_equal 1, status.exitstatus
+    assert_match(/line 7: “toaster”.*6 rows taken, 1 rejected/m, err)
+    first = File.read(file("i.basalt"))
+    basalt("import", things, "--to", file("i.basalt"))
+    assert_equal first, File.read(file("i.basalt"))
+  end
+
+  def test_help_lists_the_commands
+    out, = basalt("--help")
+    %w[start check read draw import].each { |command| assert_includes out, "bin/basalt #{command}" }
+    assert_equal 2, basalt("wombat")[2].exitstatus
+  end
+end

@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+require_relative "../support/app_helper"
+
+# Keeping: what is committed is what was meant, nothing is lost in silence, everything can be undone.
+class DeskTest < Minitest::Test
+  include AppHelper
+
+  TEXT = "project T\nsheet S: logical network\nrouter gw\nsubnet N 10.0.0.0/24\ngw on N at .1, gateway\nserver a\na on N at .2\nsheet E: entities\nentity Crew\nCrew has code key\na Crew leads Crew"
+
+  def act(project, said = "did", &change)
+    Store::Desk.for(project.id).open { |desk| desk.act(said:, by: "test", sheet_id: desk.set.sheet_list.first.id, &change) }
+  end
+
+  def say(project, *lines)
+    act(project, lines.join("; ")) { |draft| Basalt::Statements::Document.new(lines.join("\n")).into(draft, sheet_id: draft.sheet_list.first.id) }
+  end
+
+  def test_what_is_read_back_is_what_the_desk_holds
+    project = project(TEXT)
+    say(project, "server b in Room", "room Room", "b on N at .3, interface eth1", "note on b: says \"so\"", "b is assumed", "rename a to c", "remove gw")
+    held = Store::Desk.for(project.id).open(&:set)
+    assert_equal rows(set_of(project)), rows(held)
+    assert_equal "T", set_of(project).project
+  end
+
+  def test_every_act_is_undone_and_done_again_over_the_journal
+    project = project(TEXT)
+    states = [rows(set_of(project))]
+    acts = [["server b", "b on N at .9"], ["rename b to c"], ["c is assumed"], ["note on c: x"], ["take c off"], ["server c"], ["remove N"], ["subnet M 10.1.0.0/24, vlan 4"]]
+    acts.each { |lines| say(project, *lines).then { states << rows(set_of(project)) } }
+    sheet = sheet_of(project, "S").id
+    acts.length.downto(1) do |n|
+      Store::Desk.clear
+      Store::Desk.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
+      assert_equal states[n - 1], rows(set_of(project)), "undo of #{acts[n - 1]}"
+    end
+    (1..acts.length).each do |n|
+      Store::Desk.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) }
+      assert_equal states[n], rows(set_of(project)), "redo of #{acts[n - 1]}"
+    end
+    assert_nil(Store::Desk.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
+  end
+
+  def test_a_new_act_ends_what_could_be_done_again
+    project = project(TEXT)
+    sheet = sheet_of(project, "S").id
+    say(project, "server b")
+    Store::Desk.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
+    say(project, "server c")
+    assert_nil(Store::Desk.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
+  end
+
+  def test_a_refused_act_leaves_nothing_and_the_desk_goes_on
+    project = project(TEXT)
+    before = rows(set_of(project))
+    assert_raises(Basalt::Mistake) { say(project, "server b", "b on Nowhere") }
+    assert_equal before, rows(set_of(project))
+    say(project, "server b", "b on N at .7")
+    assert_equal rows(set_of(project)), rows(Store::Desk.for(project.id).open(&:set))
+  end
+
+  # Two processes, each with a working set of its own, made from the same version.
+  def two_writers(project, first, second)
+    set = set_of(project)
+    drafts = [first, second].map { |change| Basalt::Change::Draft.new(set).apply(change.call(set)).effect }
+    drafts.map do |effect|
+      Store::Repository.new(project.id, said_by: "test").commit(effect, said: "did")
+    rescue Basalt::Change::Conflict => e
+      e
+    end
+  end
+
+  def change(name, fact, value) = ->(set) { Basalt::Change::Set.new(id: set.named(name).first.id, fact:, value:) }
+
+  def test_two_writers_of_different_facts_both_count
+    project = project(TEXT)
+    assert(two_writers(project, change("a", "note", "one"), change("a", "planned", true)).all?(Integer))
+    assert_equal({ "role" => "server", "note" => "one", "planned" => true }, set_of(project).named("a").first.facts)
+  end
+
+  def test_two_writers_of_one_fact_conflict_and_the_first_stays
+    project = project(TEXT)
+    [["note", "one", "two"], ["name", "b", "c"]].each do |fact, one, two|
+      first, second = two_writers(project, change("a", fact, one), change("a", fact, two))
+      assert_kind_of Integer, first
+      assert_kind_of Basalt::Change::Conflict, second
+    end
+    assert_equal "one", set_of(project).named("b").first["note"]
+  end
+
+  def test_real_connections_number_acts_without_gaps
+    project = project(TEXT)
+    threads = Array.new(4) do |n|
+      Thread.new do
+        5.times do |m|
+          set = set_of(project)
+          effect = Basalt::Change::Draft.new(set).apply(Basalt::Change::Add.new(kind: "device", name: "t#{n}-#{m}", facts: { "role" => "server" })).effect
+          Store::Repository.new(project.id, said_by: "t#{n}").commit(effect, said: "added")
+        end
+      ensure
+        ActiveRecord::Base.connection_handler.clear_active_connections!
+      end
+    end
+    threads.each(&:join)
+    numbers = Store::JournalEntry.where(project_id: project.id).order(:number).pluck(:number)
+    assert_equal (1..numbers.length).to_a, numbers
+    assert_equal 20, set_of(project).of_kind("device").count { |d| d.name.start_with?("t") }
+  end
+
+  def test_somebody_elses_change_is_seen_at_the_next_opening
+    project = project(TEXT)
+    desk = Store::Desk.for(project.id)
+    desk.open { |open| assert_equal 2, open.set.of_kind("device").length }
+    two_writers(project, change("a", "note", "one"), change("gw", "note", "two"))
+    desk.open { |open| assert_equal "one", open.set.named("a").first["note"] }
+  end
+
+  def test_findings_contents_and_pieces_keep_in_step
+    project = project(TEXT)
+    Store::Desk.for(project.id).open do |desk|
+      sheet = desk.set.sheet_list.first
+      desk.findings
+      desk.contents(sheet.id)
+      ["server x", "x on N at .2", "rename x to y", "remove a", "y is assumed", "subnet Q 10.3.0.0/24"].each do |line|
+        desk.act(said: line, by: "test", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new(line).into(draft, sheet_id: sheet.id) }
+        assert_equal Basalt::Checks::Runner.new(desk.set).findings.map(&:key), desk.findings.map(&:key), line
+        fresh = Basalt::Drawing::Contents.new(desk.set, sheet.id)
+        assert_equal fresh.counts, desk.contents(sheet.id).counts, line
+        assert_equal fresh.extent, desk.contents(sheet.id).extent, line
+      end
+    end
+  end
+
+  def test_a_project_is_reached_only_through_its_own_id
+    project = project(TEXT)
+    other = project("project O\nsheet S: logical network\nserver z", name: "O")
+    delta = Basalt::Change::Draft.new(set_of(project)).apply(Basalt::Change::Set.new(id: set_of(project).named("a").first.id, fact: "note", value: "x")).effect
+    assert_raises(Basalt::Change::Conflict) { Store::Repository.new(other.id, said_by: "test").commit(delta, said: "x") }
+    assert_nil set_of(project).named("a").first["note"]
+  end
+end
