@@ -34,6 +34,16 @@ module Web
         raise text.strip.include?("\n") ? e : e.on_line(nil)
       end
 
+      # @return [Array<Array>] element id and two distances each
+      def moves(text)
+        moves = JSON.parse(text.to_s, max_nesting: 4)
+        return moves if moves.is_a?(Array) && moves.all? { |move| move.is_a?(Array) && move.length == 3 }
+
+        raise Basalt::Mistake, "A move is a thing and two distances"
+      rescue JSON::ParserError
+        raise Basalt::Mistake, "The move could not be read"
+      end
+
       # A thing that a person put elsewhere, so many px from where it stood.
       def move(draft, sheet, element_id, dx, dy)
         placement = element_id.is_a?(String) && draft.placement(sheet.id, element_id)

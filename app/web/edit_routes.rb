@@ -19,9 +19,7 @@ module Web
 
       app.post("#{SHEET}/moves") do
         on_sheet(->(draft) { "moved #{Acting.moved_names(draft)}" }) do |draft, sheet|
-          JSON.parse(params[:moves].to_s, max_nesting: 4).each { |element_id, dx, dy| Acting.move(draft, sheet, element_id, dx, dy) }
-        rescue JSON::ParserError
-          raise Basalt::Mistake, "The move could not be read"
+          Acting.moves(params[:moves]).each { |element_id, dx, dy| Acting.move(draft, sheet, element_id, dx, dy) }
         end
       end
 

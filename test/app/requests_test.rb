@@ -87,7 +87,7 @@ class RequestsTest < Minitest::Test
   def test_text_from_people_never_becomes_markup
     nasty = %q(<img src=x onerror="alert(1)">'"&)
     act("statements", statements: "server #{Basalt::Statements::Quoting.quote(nasty)}\nnote on #{Basalt::Statements::Quoting.quote(nasty)}: #{nasty}")
-    assert_equal 200, last_response.status
+    assert_equal 200, last_response.status, last_response.body
     [@path, "#{@path}/reading", "/projects/#{@project.id}/search?q=img", "#{@path}/export.svg", "#{@path}/facts/#{set_of(@project).named(nasty).first.id}"].each do |path|
       get path
       assert_equal 200, last_response.status

@@ -72,6 +72,8 @@ module Basalt
       def misread
         token = @tokens[@furthest]
         word = token&.text
+        return Misread.new("the quote is not closed", word: word[0, 40], expected: ['a closing "'], at: token.from) if token&.unclosed?
+
         reason = @refusal || (token ? "“#{Model::Names.short(word)}” is not understood here" : "the statement stops too early")
         Misread.new(reason, word:, expected: @refusal ? [] : @expected, nearest: @refusal ? nil : nearest,
                             at: token ? token.from : text.length)
@@ -93,7 +95,7 @@ module Basalt
 
       # @return [Boolean] whether the token ends a new name in front of these nodes
       def ends_name?(token, following)
-        return true if token.nil? || token.mark?
+        return true if token.nil? || token.mark? || token.unclosed?
         return false if token.quoted?
 
         following += @tail
@@ -127,6 +129,7 @@ module Basalt
         if taken.empty? && node.separated && comma(at)
           each_quality(node, at + 1) { |quality, values, after| qualities(node, rest, after, captures, [[quality, values]], &found) }
         end
+        expect(at, "a closing quote") if @tokens[at]&.unclosed?
         match(rest, at, captures.merge(qualities: taken), &found)
       end
 

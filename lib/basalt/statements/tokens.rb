@@ -15,7 +15,7 @@ module Basalt
 
       # @param line [String]
       # @return [Array<Token>]
-      # @raise [Misread] when a quote is not closed or the line is too long
+      # @raise [Misread] when the line is too long
       def of(line)
         raise Misread.new("the line has #{line.length} characters; at most #{LIMIT} are read") if line.length > LIMIT
 
@@ -33,7 +33,7 @@ module Basalt
         elsif scanner.scan(QUOTED) then [Token.new(text: scanner[1].gsub('""', '"'), type: :quoted, from:, to: scanner.charpos)] + colon(scanner)
         elsif scanner.scan(WORD) then word(scanner.matched, from)
         else
-          raise Misread.new("the quote is not closed", word: scanner.rest[0, 40], expected: ['a closing "'])
+          [token(scanner.rest.tap { scanner.terminate }, :unclosed, from)]
         end
       end
 
