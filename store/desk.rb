@@ -19,7 +19,7 @@ module Store
     end
 
     LOCK = Mutex.new
-    DESKS = {} # rubocop:disable Style/MutableConstant
+    DESKS = {}
     MOST = 20
     QUICK = 600
     private_constant :LOCK, :DESKS

@@ -67,7 +67,7 @@ module CommandLine
     end
 
     def owner
-      @owner ||= ["postgres", "nobody"].find { |name| Etc.getpwnam(name) rescue nil } # rubocop:disable Style/RescueModifier
+      @owner ||= ["postgres", "nobody"].find { |name| Etc.getpwnam(name) rescue nil }
     end
 
     def boot

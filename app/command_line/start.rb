@@ -24,7 +24,7 @@ module CommandLine
       open_database(cluster ? cluster.start : ENV.fetch("DATABASE_URL"))
       serve(home)
       0
-    rescue Interrupt, SignalException
+    rescue SignalException
       130
     ensure
       cluster&.stop

@@ -59,10 +59,13 @@ module Web
         end
       end
 
-      app.helpers do
-        def file_name(sheet, type)
-          "#{[sheet.number, sheet.name].join(' ').unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.#{type}"
-        end
+      app.helpers(Naming)
+    end
+
+    # Names of files.
+    module Naming
+      def file_name(sheet, type)
+        "#{[sheet.number, sheet.name].join(' ').unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.#{type}"
       end
     end
   end

@@ -34,17 +34,17 @@ class RequestsTest < Minitest::Test
   end
 
   def test_statements_that_cannot_be_taken_are_refused_and_change_nothing
-    before = rows(set_of(@project))
+    before = rows(model_of(@project))
     { "" => /Say something/, "wombat" => /wombat/, "historian on" => /stops too early/, "x" * 10_000 => /at most/, "server \"" => /quote is not closed/,
       "server a\nserver b\nb on Nowhere" => /line 3/, "server \x00" => /binary/ }.each do |text, message|
       act("statements", statements: text)
       refused message
     end
-    assert_equal before, rows(set_of(@project))
+    assert_equal before, rows(model_of(@project))
   end
 
   def test_moves_that_make_no_sense_are_refused
-    id = set_of(@project).named("fw-01").first.id
+    id = model_of(@project).named("fw-01").first.id
     ["", "{", "[[1,2,3]]", "[[\"#{id}\", \"x\", 2]]", "[[\"#{id}\", 1e300, 2]]", "[[\"#{SecureRandom.uuid}\", 1, 2]]", "[[[[[[1]]]]]]", "7"].each do |moves|
       act("moves", moves:)
       assert_includes [409, 422], last_response.status, "#{moves}: #{last_response.status}"
@@ -52,7 +52,7 @@ class RequestsTest < Minitest::Test
   end
 
   def test_facts_that_will_not_do_are_refused
-    set = set_of(@project)
+    set = model_of(@project)
     [["Plant", "vlan", "9000", /from 1 to 4094/], ["Plant", "prefix", "10.0.0.1/24", /bits set/], ["fw-01", "role", "toaster", /is one of/], ["fw-01", "wings", "2", /carries no wings/],
      ["fw-01", "name", "", /cannot be empty/], ["fw-01", "container", "Atlantis", /no place called/]].each do |name, fact, value, message|
       act("facts/#{set.named(name).first.id}", fact:, value:)
@@ -63,7 +63,7 @@ class RequestsTest < Minitest::Test
   def test_forms_without_their_token_are_refused
     post "#{@path}/statements", statements: "server x"
     assert_equal 403, last_response.status
-    assert_empty set_of(@project).named("x")
+    assert_empty model_of(@project).named("x")
   end
 
   def test_addresses_that_lead_nowhere
@@ -88,7 +88,7 @@ class RequestsTest < Minitest::Test
     nasty = %q(<img src=x onerror="alert(1)">'"&)
     act("statements", statements: "server #{Basalt::Statements::Quoting.quote(nasty)}\nnote on #{Basalt::Statements::Quoting.quote(nasty)}: #{nasty}")
     assert_equal 200, last_response.status, last_response.body
-    [@path, "#{@path}/reading", "/projects/#{@project.id}/search?q=img", "#{@path}/export.svg", "#{@path}/facts/#{set_of(@project).named(nasty).first.id}"].each do |path|
+    [@path, "#{@path}/reading", "/projects/#{@project.id}/search?q=img", "#{@path}/export.svg", "#{@path}/facts/#{model_of(@project).named(nasty).first.id}"].each do |path|
       get path
       assert_equal 200, last_response.status
       refute_includes last_response.body, "<img src=x", path
@@ -134,10 +134,10 @@ class RequestsTest < Minitest::Test
     table = Basalt::Formats::CSV.new(content)
     intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content:, file_name: "things.csv", cancelled: true,
                                    mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
-    before = set_of(@project).elements.size
+    before = model_of(@project).elements.size
     Web::IntakeWork.run(intake, "Stopped", "test")
     assert_equal "cancelled", intake.reload.state
-    assert_equal before, set_of(@project).elements.size
+    assert_equal before, model_of(@project).elements.size
   end
 
   def test_a_database_that_is_gone_is_said_plainly

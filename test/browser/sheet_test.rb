@@ -66,7 +66,7 @@ class SheetTest < Minitest::Test
     assert_in_delta before["y"] + 60, place(thing("desk-03"))["y"], 4
     open_sheet(project, PLANT)
     assert_css "#layer-things > g", text: "desk-03"
-    set = set_of(project)
+    set = model_of(project)
     sheet = sheet_of(project, PLANT)
     desk = set.named("desk-03").first
     line = set.relations_of(desk.id, "attachment").first

@@ -38,7 +38,11 @@ class ChecksTest < Minitest::Test
        "sheet S: logical network\nsubnet N 10.0.0.0/24\nrouter a\nrouter b\na on N at .2\nb on N at .3\ngateway shared by a, b on N at .1"]
     ],
     "address-missing" => ["#{NET}a on N", ["#{NET}a on N at .9"]],
-    "nothing-attached" => ["#{NET}subnet M 10.1.0.0/24", ["#{NET}subnet M 10.0.0.0/16\nsubnet In 10.0.4.0/24, part of M, isolated\na on In at .4\nsubnet X 10.9.0.0/24, isolated\nb on X at .2".sub("10.0.0.0/16", "10.0.0.0/16, isolated").sub("subnet N 10.0.0.0/24", "subnet N 10.77.0.0/24")]],
+    "nothing-attached" => ["#{NET}subnet M 10.1.0.0/24",
+                           ["#{NET}subnet M 10.0.0.0/16\nsubnet In 10.0.4.0/24, part of M, isolated\na on In at .4\nsubnet X 10.9.0.0/24, isolated\n" \
+                            "b on X at .2".sub("10.0.0.0/16", "10.0.0.0/16, isolated").sub(
+                              "subnet N 10.0.0.0/24", "subnet N 10.77.0.0/24"
+                            )]],
     "single-way-out" => [
       "#{NET}a on N at .2\ngw to internet\ninternet",
       ["#{NET}a on N at .2",
@@ -71,14 +75,16 @@ class ChecksTest < Minitest::Test
   end
 
   def test_what_is_cut_off_is_named_and_subnets_are_never_blamed
-    set = model("#{NET}internet\nfirewall fw\nsubnet T 10.9.0.0/29\ngw to internet, circuit 1G\ngw on T at .1, gateway\nfw on T at .2\nserver c\nsubnet In 10.8.0.0/24\nfw on In at .1, gateway\nc on In at .2\na on N at .2")
+    set = model("#{NET}internet\nfirewall fw\nsubnet T 10.9.0.0/29\ngw to internet, circuit 1G\ngw on T at .1, gateway\nfw on T at .2\nserver c\n" \
+                "subnet In 10.8.0.0/24\nfw on In at .1, gateway\nc on In at .2\na on N at .2")
     cut = findings(set).select { |f| f.id == "single-way-out" }.to_h { |f| [f.message, f.why] }
     assert_equal ["The 1G circuit from gw to internet is a single way out", "fw is a single way out", "gw is a single way out"], cut.keys.sort
     assert_equal "Without it c loses the outside.", cut["fw is a single way out"]
   end
 
   def test_a_server_on_two_subnets_carries_nothing_on
-    set = model("sheet S: logical network\ninternet\nrouter r\nserver s\nserver far\nsubnet A 10.1.0.0/24\nsubnet B 10.2.0.0/24\nr to internet, circuit 1G\nr on A at .1, gateway\ns on A at .2\ns on B at .2\nfar on B at .3")
+    set = model("sheet S: logical network\ninternet\nrouter r\nserver s\nserver far\nsubnet A 10.1.0.0/24\nsubnet B 10.2.0.0/24\nr to internet, circuit 1G\n" \
+                "r on A at .1, gateway\ns on A at .2\ns on B at .2\nfar on B at .3")
     assert_equal ["Without it s loses the outside."], findings(set).select { |f| f.message == "r is a single way out" }.map(&:why)
   end
 

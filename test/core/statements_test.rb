@@ -8,7 +8,7 @@ class StatementsTest < Minitest::Test
 
   HOSTILE = ["on", "to", "is", "a to b", "x on y", "plant, north", "say: yes", "(old)", 'the "big" one', "#1", "router", "access point",
              "server tickets", "10.20.4.0/24", ".20", "at", "gateway", "in", "in Plant", "internet", "twice", "копия", "東京 局", "ναός", "e\u0301te",
-             "<script>alert(1)</script>", "a & b", "'", "remove", "rename a to b", "project", "sheet", "note on", "take a off", "many words " * 4 + "end",
+             "<script>alert(1)</script>", "a & b", "'", "remove", "rename a to b", "project", "sheet", "note on", "take a off", ("many words " * 4) + "end",
              "a b c d e f g h i j k l m n", "42U", "circuit", "label", "of", "is assumed", "is assumed by all", "C:\\temp", "😀", "12", 'half " quote', "planned", "?", "vlan 7"].map(&:strip).freeze
 
   def q(name) = Basalt::Statements::Quoting.quote(name)

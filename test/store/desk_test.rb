@@ -20,24 +20,24 @@ class DeskTest < Minitest::Test
     project = project(TEXT)
     say(project, "server b in Room", "room Room", "b on N at .3, interface eth1", "note on b: says \"so\"", "b is assumed", "rename a to c", "remove gw")
     held = Store::Desk.for(project.id).open(&:set)
-    assert_equal rows(set_of(project)), rows(held)
-    assert_equal "T", set_of(project).project
+    assert_equal rows(model_of(project)), rows(held)
+    assert_equal "T", model_of(project).project
   end
 
   def test_every_act_is_undone_and_done_again_over_the_journal
     project = project(TEXT)
-    states = [rows(set_of(project))]
+    states = [rows(model_of(project))]
     acts = [["server b", "b on N at .9"], ["rename b to c"], ["c is assumed"], ["note on c: x"], ["take c off"], ["server c"], ["remove N"], ["subnet M 10.1.0.0/24, vlan 4"]]
-    acts.each { |lines| say(project, *lines).then { states << rows(set_of(project)) } }
+    acts.each { |lines| say(project, *lines).then { states << rows(model_of(project)) } }
     sheet = sheet_of(project, "S").id
     acts.length.downto(1) do |n|
       Store::Desk.clear
       Store::Desk.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
-      assert_equal states[n - 1], rows(set_of(project)), "undo of #{acts[n - 1]}"
+      assert_equal states[n - 1], rows(model_of(project)), "undo of #{acts[n - 1]}"
     end
     (1..acts.length).each do |n|
       Store::Desk.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) }
-      assert_equal states[n], rows(set_of(project)), "redo of #{acts[n - 1]}"
+      assert_equal states[n], rows(model_of(project)), "redo of #{acts[n - 1]}"
     end
     assert_nil(Store::Desk.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
   end
@@ -53,16 +53,16 @@ class DeskTest < Minitest::Test
 
   def test_a_refused_act_leaves_nothing_and_the_desk_goes_on
     project = project(TEXT)
-    before = rows(set_of(project))
+    before = rows(model_of(project))
     assert_raises(Basalt::Mistake) { say(project, "server b", "b on Nowhere") }
-    assert_equal before, rows(set_of(project))
+    assert_equal before, rows(model_of(project))
     say(project, "server b", "b on N at .7")
-    assert_equal rows(set_of(project)), rows(Store::Desk.for(project.id).open(&:set))
+    assert_equal rows(model_of(project)), rows(Store::Desk.for(project.id).open(&:set))
   end
 
   # Two processes, each with a working set of its own, made from the same version.
   def two_writers(project, first, second)
-    set = set_of(project)
+    set = model_of(project)
     drafts = [first, second].map { |change| Basalt::Change::Draft.new(set).apply(change.call(set)).effect }
     drafts.map do |effect|
       Store::Repository.new(project.id, said_by: "test").commit(effect, said: "did")
@@ -76,7 +76,7 @@ class DeskTest < Minitest::Test
   def test_two_writers_of_different_facts_both_count
     project = project(TEXT)
     assert(two_writers(project, change("a", "note", "one"), change("a", "planned", true)).all?(Integer))
-    assert_equal({ "role" => "server", "note" => "one", "planned" => true }, set_of(project).named("a").first.facts)
+    assert_equal({ "role" => "server", "note" => "one", "planned" => true }, model_of(project).named("a").first.facts)
   end
 
   def test_two_writers_of_one_fact_conflict_and_the_first_stays
@@ -86,7 +86,7 @@ class DeskTest < Minitest::Test
       assert_kind_of Integer, first
       assert_kind_of Basalt::Change::Conflict, second
     end
-    assert_equal "one", set_of(project).named("b").first["note"]
+    assert_equal "one", model_of(project).named("b").first["note"]
   end
 
   def test_real_connections_number_acts_without_gaps
@@ -94,7 +94,7 @@ class DeskTest < Minitest::Test
     threads = Array.new(4) do |n|
       Thread.new do
         5.times do |m|
-          set = set_of(project)
+          set = model_of(project)
           effect = Basalt::Change::Draft.new(set).apply(Basalt::Change::Add.new(kind: "device", name: "t#{n}-#{m}", facts: { "role" => "server" })).effect
           Store::Repository.new(project.id, said_by: "t#{n}").commit(effect, said: "added")
         end
@@ -105,7 +105,7 @@ class DeskTest < Minitest::Test
     threads.each(&:join)
     numbers = Store::JournalEntry.where(project_id: project.id).order(:number).pluck(:number)
     assert_equal (1..numbers.length).to_a, numbers
-    assert_equal 20, set_of(project).of_kind("device").count { |d| d.name.start_with?("t") }
+    assert_equal(20, model_of(project).of_kind("device").count { |d| d.name.start_with?("t") })
   end
 
   def test_somebody_elses_change_is_seen_at_the_next_opening
@@ -135,8 +135,8 @@ class DeskTest < Minitest::Test
   def test_a_project_is_reached_only_through_its_own_id
     project = project(TEXT)
     other = project("project O\nsheet S: logical network\nserver z", name: "O")
-    delta = Basalt::Change::Draft.new(set_of(project)).apply(Basalt::Change::Set.new(id: set_of(project).named("a").first.id, fact: "note", value: "x")).effect
+    delta = Basalt::Change::Draft.new(model_of(project)).apply(Basalt::Change::Set.new(id: model_of(project).named("a").first.id, fact: "note", value: "x")).effect
     assert_raises(Basalt::Change::Conflict) { Store::Repository.new(other.id, said_by: "test").commit(delta, said: "x") }
-    assert_nil set_of(project).named("a").first["note"]
+    assert_nil model_of(project).named("a").first["note"]
   end
 end

@@ -34,8 +34,8 @@ module AppHelper
   end
 
   def demo = project(File.read(File.join(APPLICATION_ROOT, "demo/tarnwater.basalt")))
-  def set_of(project) = Store::Snapshot.read(project.id)
-  def sheet_of(project, name) = set_of(project).sheet_list.find { |sheet| sheet.name == name }
+  def model_of(project) = Store::Snapshot.read(project.id)
+  def sheet_of(project, name) = model_of(project).sheet_list.find { |sheet| sheet.name == name }
 
   # Rows of a set, to compare two.
   def rows(set)

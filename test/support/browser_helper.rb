@@ -43,7 +43,7 @@ module BrowserHelper
   def save_picture
     folder = File.join(APPLICATION_ROOT, "tmp")
     FileUtils.mkdir_p(folder)
-    page.save_screenshot(File.join(folder, "#{name}.png"))
+    page.driver.save_screenshot(File.join(folder, "#{name}.png"))
   end
 
   def open_sheet(project, name)

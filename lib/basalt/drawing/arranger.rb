@@ -49,7 +49,6 @@ module Basalt
              .select { |p| p.sheet_id == sheet_id && p.x.nil? && p.route.nil? && !draft.element(p.element_id).relation? }
       end
 
-
       def arrange(element_id, to)
         Change::Show.new(sheet_id:, element_id:).apply(draft)
         Change::Arrange.new(placement_id: placement(element_id).id, to:).apply(draft)

@@ -26,7 +26,7 @@ module Basalt
         raise Unreadable, "the file is empty" if bytes.b.strip.empty?
 
         @text = decode(bytes.b)
-        @separator = separator
+        @separator = likely_separator
         @headings, *@rows = read
         refuse_shape
       end
@@ -68,7 +68,7 @@ module Basalt
         text
       end
 
-      def separator
+      def likely_separator
         first = @text.each_line.find { |line| !line.strip.empty? }.gsub(/"[^"]*"/, "")
         SEPARATORS.max_by { |mark| first.count(mark) }
       end

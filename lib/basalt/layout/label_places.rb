@@ -16,7 +16,7 @@ module Basalt
         length = Polyline.length(points)
         first = points[0][0] == points[1][0] ? OUT : (w / 2.0) + 8
         places = first.step(length - (h / 2.0), STEP).map { |distance| at(points, distance) }
-        places.unshift(at(points, length / 2.0)) if length < 2 * first + STEP
+        places.unshift(at(points, length / 2.0)) if length < (2 * first) + STEP
         places + beside(points, w, h)
       end
 

@@ -15,7 +15,9 @@ module Basalt
       # A place in a level: a node, or the lane of a line that passes.
       Cell = Struct.new(:id, :node, :edge, :level, :x, :w)
       # A line's part between two neighbouring levels, or (with no upper cell) between two of one.
-      Part = Struct.new(:edge, :upper, :lower, :lower2, :upper_x, :lower_x, :lower2_x)
+      Part = Struct.new(:edge, :upper, :lower, :lower2, :upper_x, :lower_x, :lower2_x) do
+        def key = [edge.id, lower.level]
+      end
 
       # @param nodes [Array<Node>]
       # @param edges [Array<Edge>] both ends being different nodes
@@ -140,7 +142,7 @@ module Basalt
       end
 
       def run(part)
-        Channel::Run.new(id: part.object_id, upper: [part.upper_x].compact, lower: [part.lower_x, part.lower2_x].compact)
+        Channel::Run.new(id: part.key, upper: [part.upper_x].compact, lower: [part.lower_x, part.lower2_x].compact)
       end
 
       def channel_height(level)
@@ -168,7 +170,7 @@ module Basalt
       end
 
       def points(part)
-        track = @channels[part.lower.level].tracks[part.object_id]
+        track = @channels[part.lower.level].tracks[part.key]
         y = @starts[part.lower.level] + STRIP + ((track || 0) * Channel::TRACK)
         return [[part.lower_x, foot(part.lower)], [part.lower_x, y], [part.lower2_x, y], [part.lower2_x, foot(part.lower2)]] unless part.upper
         return [[part.upper_x, head(part.upper)], [part.lower_x, foot(part.lower)]] unless track

@@ -14,7 +14,7 @@ module Basalt
         text = value.to_s.strip
         return nil if text.empty? || value == false
 
-        FieldTypes.fetch(type).call(self, text)
+        FieldTypes::ALL.fetch(type).call(self, text)
       end
 
       def title = label || name

@@ -3,37 +3,39 @@
 module Basalt
   module Model
     # How each type of field reads a text; each entry returns the kept value or raises BadFact.
-    FieldTypes = {
-      text: ->(_field, text) { Names.clean(text, limit: 2000) },
-      word: lambda { |field, text|
-        raise BadFact, "#{field.title} is one word, and “#{Names.short(text)}” is more" if text.match?(/\s/)
+    module FieldTypes
+      ALL = {
+        text: ->(_field, text) { Names.clean(text, limit: 2000) },
+        word: lambda { |field, text|
+          raise BadFact, "#{field.title} is one word, and “#{Names.short(text)}” is more" if text.match?(/\s/)
 
-        Names.clean(text, limit: 200)
-      },
-      integer: lambda { |field, text|
-        number = Integer(text, 10, exception: false)
-        within = number && (field.range.nil? || field.range.cover?(number))
-        unless within
-          raise BadFact, "#{field.title} is a whole number#{field.range && " from #{field.range.min} to #{field.range.max}"}, " \
-                         "not “#{Names.short(text)}”"
-        end
+          Names.clean(text, limit: 200)
+        },
+        integer: lambda { |field, text|
+          number = Integer(text, 10, exception: false)
+          within = number && (field.range.nil? || field.range.cover?(number))
+          unless within
+            raise BadFact, "#{field.title} is a whole number#{field.range && " from #{field.range.min} to #{field.range.max}"}, " \
+                           "not “#{Names.short(text)}”"
+          end
 
-        number
-      },
-      flag: lambda { |field, text|
-        case text.downcase
-        when "true", "yes", "y", "1", "x", "on" then true
-        when "false", "no", "n", "0", "off", "-" then nil
-        else raise BadFact, "#{field.title} is yes or no, not “#{Names.short(text)}”"
-        end
-      },
-      choice: lambda { |field, text|
-        field.choices.include?(text) or
-          raise BadFact, "#{field.title} is one of #{field.choices.join(', ')}, not “#{Names.short(text)}”"
-        text
-      },
-      address: ->(_field, text) { Addresses.address(text).to_s },
-      prefix: ->(_field, text) { Addresses.prefix(text).to_s }
-    }.freeze
+          number
+        },
+        flag: lambda { |field, text|
+          case text.downcase
+          when "true", "yes", "y", "1", "x", "on" then true
+          when "false", "no", "n", "0", "off", "-" then nil
+          else raise BadFact, "#{field.title} is yes or no, not “#{Names.short(text)}”"
+          end
+        },
+        choice: lambda { |field, text|
+          field.choices.include?(text) or
+            raise BadFact, "#{field.title} is one of #{field.choices.join(', ')}, not “#{Names.short(text)}”"
+          text
+        },
+        address: ->(_field, text) { Addresses.address(text).to_s },
+        prefix: ->(_field, text) { Addresses.prefix(text).to_s }
+      }.freeze
+    end
   end
 end

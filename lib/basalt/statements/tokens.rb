@@ -21,7 +21,7 @@ module Basalt
 
         scanner = StringScanner.new(line.unicode_normalize(:nfc))
         tokens = []
-        until scanner.skip(/\s+/) && scanner.eos? || scanner.eos?
+        until (scanner.skip(/\s+/) && scanner.eos?) || scanner.eos?
           tokens.concat(scan(scanner))
         end
         tokens

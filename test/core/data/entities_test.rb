@@ -38,13 +38,13 @@ class EntitiesTest < Minitest::Test
     set = model(TEXT)
     crew = set.named("Crew").first
     assert_equal %w[code name phones], set.parts_of(crew.id).map(&:name)
-    assert_equal ["exactly one", "zero or more"], set.named("carries out").first.ends.map { |e| e.facts["cardinality"] }
+    assert_equal(["exactly one", "zero or more"], set.named("carries out").first.ends.map { |e| e.facts["cardinality"] })
   end
 
   def test_an_entity_without_key_is_found_and_mended
     set = model(TEXT)
     found = findings(set)
-    assert_equal [["no-key", "Asset has no key"]], found.map { |f| [f.id, f.message] }
+    assert_equal([["no-key", "Asset has no key"]], found.map { |f| [f.id, f.message] })
     mended = Basalt::Change::Draft.new(set).apply(found.first.repair.changes)
     assert_empty Basalt::Checks::Runner.new(mended).findings
     assert mended.named("serial number").first["key"]

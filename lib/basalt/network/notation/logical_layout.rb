@@ -14,6 +14,9 @@ module Basalt
         LOOP = 40
         ABOVE = ["router", "firewall", "load balancer", "modem"].freeze
 
+        # The hosts of a subnet in rows, each beneath a line of the bus.
+        Block = Value.of(:w, :h, :rails, :lanes, :column, :columns, :hosts)
+
         def initialize(notation, set, sheet_id)
           @notation = notation
           @set = set
@@ -81,9 +84,6 @@ module Basalt
                            top: Layout::Surface.new(from: label + 12, to: block.w - 6, y: 0),
                            bottom: Layout::Surface.new(from: block.w - (block.lanes * LANE), to: block.w - 6, y: block.rails.last))
         end
-
-        # The hosts of a subnet in rows, each beneath a line of the bus.
-        Block = Value.of(:w, :h, :rails, :lanes, :column, :columns, :hosts)
 
         def blocks
           @blocks ||= @things.select { |thing| thing.kind == "subnet" }.to_h { |subnet| [subnet.id, block(subnet)] }
