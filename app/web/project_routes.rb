@@ -17,7 +17,8 @@ module Web
       app.get("/drawing.css") do
         content_type :css
         cache_control :public, max_age: 3600
-        Basalt::Drawing::Pens.stylesheet
+        # Declared before the page's own layers, whose marks of selection win.
+        "@layer drawing{#{Basalt::Drawing::Pens.stylesheet}}"
       end
 
       app.get("/projects/:project_id") do

@@ -16,20 +16,20 @@ class IntakeTest < Minitest::Test
     click_button "Look at it"
     assert_select "column-name", selected: "Device name"
     assert_select "column-address", selected: "IP address"
-    assert_css ".preview td", text: "workstation desk-11 in Call Room"
+    assert_css ".preview td", text: "workstation desk-21 in Duty Room"
     assert_css ".preview td", text: "“toaster” is not a known role"
     select "not in the file", from: "column-role"
     assert_css ".preview td", text: "device kettle"
     select "Type", from: "column-role"
-    fill_in "sheet-name", with: "Call Room"
+    fill_in "sheet-name", with: "Duty Room"
     click_button "Take 7 rows in"
     assert_text "6 rows taken, 1 rejected."
     assert_css "td", text: "toaster"
     assert_link "Download them"
     click_link "To the sheet"
-    assert_css "#layer-things > g", text: "maps-01"
-    assert_css "#register tbody tr", text: "10.20.16.11"
-    assert_css ".finding", text: "desk-11 is the name of two devices", count: 0
+    assert_css "#layer-things > g", text: "maps-02"
+    assert_css "#register tbody tr", text: "10.20.32.11"
+    assert_css ".finding", text: "desk-21 is the name of two devices", count: 0
   end
 
   def test_rejected_rows_can_be_downloaded

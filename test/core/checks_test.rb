@@ -38,11 +38,7 @@ class ChecksTest < Minitest::Test
        "sheet S: logical network\nsubnet N 10.0.0.0/24\nrouter a\nrouter b\na on N at .2\nb on N at .3\ngateway shared by a, b on N at .1"]
     ],
     "address-missing" => ["#{NET}a on N", ["#{NET}a on N at .9"]],
-    "nothing-attached" => ["#{NET}subnet M 10.1.0.0/24",
-                           ["#{NET}subnet M 10.0.0.0/16\nsubnet In 10.0.4.0/24, part of M, isolated\na on In at .4\nsubnet X 10.9.0.0/24, isolated\n" \
-                            "b on X at .2".sub("10.0.0.0/16", "10.0.0.0/16, isolated").sub(
-                              "subnet N 10.0.0.0/24", "subnet N 10.77.0.0/24"
-                            )]],
+    "nothing-attached" => ["#{NET}subnet M 10.1.0.0/24", ["#{NET}subnet M 10.4.0.0/16\nsubnet In 10.4.4.0/24, part of M, isolated\na on In at .4"]],
     "single-way-out" => [
       "#{NET}a on N at .2\ngw to internet\ninternet",
       ["#{NET}a on N at .2",

@@ -4,6 +4,8 @@ import { zoom, zoomIdentity } from "d3-zoom";
 const LEAST = 0.1;
 const MOST = 4;
 const MARGIN = 8;
+// The strip of buttons above the sheet.
+const HEAD = 36;
 
 // Pan and zoom of the sheet, by a transform of the paper as a whole.
 export class View {
@@ -40,10 +42,10 @@ export class View {
     this.settled = false;
     const { x, y, w, h } = this.frame();
     const { clientWidth, clientHeight } = this.viewport;
-    const scale = Math.max(LEAST, Math.min(1.25, (clientWidth - 2 * MARGIN) / w, (clientHeight - 2 * MARGIN) / h));
+    const scale = Math.max(LEAST, Math.min(1.25, (clientWidth - 2 * MARGIN) / w, (clientHeight - MARGIN - HEAD) / h));
     const left = (clientWidth - w * scale) / 2;
-    const top = (clientHeight - h * scale) / 2;
-    select(this.viewport).call(this.zoom.transform, zoomIdentity.translate(left - x * scale, Math.max(MARGIN, top) - y * scale).scale(scale));
+    const top = HEAD + (clientHeight - HEAD - MARGIN - h * scale) / 2;
+    select(this.viewport).call(this.zoom.transform, zoomIdentity.translate(left - x * scale, Math.max(HEAD, top) - y * scale).scale(scale));
     this.touched = false;
     this.settled = true;
   }
