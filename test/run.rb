@@ -3,6 +3,7 @@
 # Runs the tests of each storey in a process of its own, on a database that is made for them
 # and thrown away; then the checks of style and safety.
 require_relative "../config/load"
+require "English"
 require "tmpdir"
 
 class TestRun
@@ -58,7 +59,12 @@ class TestRun
   end
 
   def step(name, *command)
-    @failed << name unless system(*command)
+    child = Process.spawn(*command)
+    Process.wait(child)
+    @failed << name unless $CHILD_STATUS.success?
+  rescue SignalException
+    Process.kill(:TERM, child) if child
+    raise
   end
 end
 

@@ -36,9 +36,16 @@ module Basalt
         raise BadAddress, "“#{Model::Names.short(text)}” is not an address"
       end
 
-      # @return [String] the number written as an address of that version
+      # @return [String] the number written as an address of that version; version 6 as of
+      #   RFC 5952, 4.2: the longest run of two or more zero fields is left out
       def write(version, number)
-        IPAddr.new(number, version == 4 ? Socket::AF_INET : Socket::AF_INET6).to_s
+        return IPAddr.new(number, Socket::AF_INET).to_s if version == 4
+
+        fields = 7.downto(0).map { |place| ((number >> (16 * place)) & 0xffff).to_s(16) }.join(":")
+        longest = fields.scan(/(?<![^:])0(?::0)+(?![^:])/).max_by(&:length)
+        return fields unless longest
+
+        fields.sub(/(?<![^:])#{longest}(?![^:])/, "::").sub(/:{3,}/, "::").then { |text| text == "::::" ? "::" : text.gsub(/:{3,}/, "::") }
       end
 
       private

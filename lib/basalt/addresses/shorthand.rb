@@ -10,7 +10,7 @@ module Basalt
       # @return [String] the short form; the whole address where it is not in the subnet
       def write(prefix, address)
         return address.to_s unless prefix.cover?(address)
-        return Addresses.write(6, address.number - prefix.first) if prefix.version == 6
+        return low_bits_of(prefix, address) if prefix.version == 6
 
         ".#{address.to_s.split('.').last(open_octets(prefix)).join('.')}"
       end
@@ -23,6 +23,12 @@ module Basalt
         return low_bits(prefix, text) if text.start_with?("::") && prefix.version == 6
 
         Addresses.address(text)
+      end
+
+      # Only what begins with +::+ is seen to be short.
+      def low_bits_of(prefix, address)
+        short = Addresses.write(6, address.number - prefix.first)
+        short.start_with?("::") ? short : address.to_s
       end
 
       def open_octets(prefix) = [4 - (prefix.length / 8), 1].max

@@ -37,7 +37,7 @@ module Basalt
         def fits?(thing) = thing.kind != "subnet"
 
         # The second line of a slab.
-        def line(thing) = thing.noun
+        def line(thing) = thing.noun == thing.name ? "outside" : thing.noun
 
         def labels(set, relation)
           relation.kind == "attachment" ? [attachment_label(set, relation), *shared_label(set, relation)] : link_labels(relation)
