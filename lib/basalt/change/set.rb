@@ -7,6 +7,8 @@ module Basalt
     Set = Value.of(:id, :fact, :value, :was) do
       def apply(draft)
         element = draft.element(id) or raise Conflict, "what was to be altered is no longer there"
+        raise Conflict, "#{fact} of #{element.name || element.kind} has been altered since" if was && element[fact] != was
+
         altered = alter(draft, element)
         return if altered == element
 

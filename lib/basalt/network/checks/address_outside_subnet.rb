@@ -4,7 +4,7 @@ module Basalt
   module Network
     module Checks
       # An address that its subnet's prefix does not cover.
-      class AddressOutsideSubnet < Basalt::Checks::Check
+      class AddressOutsideSubnet < AddressCheck
         rule "address-outside-subnet", :error, reads: ["attachment", "subnet", "shared gateway"]
 
         def findings
@@ -14,12 +14,10 @@ module Basalt
 
         private
 
-        def plan = survey[Addressing]
-
         def outside(interface)
           finding(interface.attachment.id, "#{interface.address} is outside #{interface.subnet.name}",
                   "#{interface.thing.name} would look for its neighbours beyond #{interface.prefix} and not find them.",
-                  repair: inside(interface.attachment, interface.subnet, interface.thing.name))
+                  repair: give(interface.attachment, interface.subnet, interface.thing.name))
         end
 
         def shared_outside(gateway)
@@ -28,13 +26,7 @@ module Basalt
           return unless address && plan.prefix(subnet) && !plan.prefix(subnet).cover?(address)
 
           finding(gateway.id, "#{address} is outside #{subnet.name}", "Nobody on #{subnet.name} would reach the shared gateway there.",
-                  repair: inside(gateway, subnet, "the shared gateway"))
-        end
-
-        def inside(element, subnet, name)
-          free = plan.next_free(subnet) or return
-          repair("Give #{name} #{Addresses::Shorthand.write(plan.prefix(subnet), free)}",
-                 Change::Set.new(id: element.id, fact: "address", value: free.to_s))
+                  repair: give(gateway, subnet, "the shared gateway"))
         end
       end
     end

@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # One address given to two interfaces of an address space. An address that several
       # answer on purpose is said with +gateway shared by+.
-      class AddressUsedTwice < Basalt::Checks::Check
+      class AddressUsedTwice < AddressCheck
         rule "address-used-twice", :error, reads: ["attachment", "subnet", "shared gateway"]
 
         def findings
@@ -15,8 +15,6 @@ module Basalt
         end
 
         private
-
-        def plan = survey[Addressing]
 
         # Who shares the address on purpose: id of each member to true; nil when it is not shared.
         def sharers(space, address)
@@ -35,14 +33,8 @@ module Basalt
           pairs.map do |first, second|
             other = first ? first.thing.name : "the shared gateway"
             finding([second.attachment.id, first&.attachment&.id].compact, "#{address} is used twice",
-                    "#{second.thing.name} and #{other} would answer for each other.", repair: another(second))
+                    "#{second.thing.name} and #{other} would answer for each other.", repair: give(second.attachment, second.subnet, second.thing.name, from: second.address.number + 1))
           end
-        end
-
-        def another(interface)
-          free = plan.next_free(interface.subnet, from: interface.address.number + 1) or return
-          repair("Give #{interface.thing.name} #{Addresses::Shorthand.write(interface.prefix, free)}",
-                 Change::Set.new(id: interface.attachment.id, fact: "address", value: free.to_s, was: interface.address.to_s))
         end
       end
     end

@@ -4,7 +4,7 @@ module Basalt
   module Network
     module Checks
       # An interface with the subnet's network, broadcast or anycast address.
-      class ReservedAddress < Basalt::Checks::Check
+      class ReservedAddress < AddressCheck
         rule "reserved-address", :error, reads: ["attachment", "subnet", "shared gateway"]
 
         def findings
@@ -14,8 +14,6 @@ module Basalt
         end
 
         private
-
-        def plan = survey[Addressing]
 
         def reserved?(prefix, address) = prefix.cover?(address) && prefix.reserved.include?(address.number)
 
@@ -30,7 +28,7 @@ module Basalt
         def reserved(element, subnet, address, name)
           prefix = plan.prefix(subnet)
           finding(element.id, "#{address} is the #{purpose(prefix, address)} address of #{subnet.name}",
-                  "No interface may have it: #{meaning(prefix, address)}.", repair: ordinary(element, subnet, name))
+                  "No interface may have it: #{meaning(prefix, address)}.", repair: give(element, subnet, name))
         end
 
         def purpose(prefix, address)
@@ -42,12 +40,6 @@ module Basalt
         def meaning(prefix, address)
           { "routers' anycast" => "whichever router is nearest answers to it", "network" => "it stands for the subnet itself",
             "broadcast" => "everybody on the subnet hears what is sent to it" }.fetch(purpose(prefix, address))
-        end
-
-        def ordinary(element, subnet, name)
-          free = plan.next_free(subnet) or return
-          repair("Give #{name} #{Addresses::Shorthand.write(plan.prefix(subnet), free)}",
-                 Change::Set.new(id: element.id, fact: "address", value: free.to_s))
         end
       end
     end
