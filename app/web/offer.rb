@@ -13,6 +13,8 @@ module Web
       @text = text
     end
 
+    attr_reader :text
+
     # @return [Array<Array(Integer, String, String)>] where it begins, the words, and what they are
     def words
       return [] if @text.length > 500 || @text.include?("\n")

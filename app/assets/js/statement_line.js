@@ -15,7 +15,9 @@ export class StatementLine {
     document.querySelectorAll("[data-say]").forEach((example) => example.addEventListener("click", () => this.begin(example.dataset.say)));
   }
 
-  options() { return [...this.completion.querySelectorAll("[role=option]")]; }
+  // What was offered for other words than stand there now does not count.
+  current() { return document.getElementById("offers")?.dataset.for === this.input.value; }
+  options() { return this.current() ? [...this.completion.querySelectorAll("[role=option]")] : []; }
   focus() { this.input.focus(); this.input.select(); }
 
   begin(words) {
@@ -26,6 +28,7 @@ export class StatementLine {
 
   offered() {
     this.active = -1;
+    if (this.waiting && this.current()) { this.waiting = false; return this.complete(this.options()[0]); }
     const open = document.activeElement === this.input && this.options().length > 0;
     this.completion.hidden = !open;
     this.input.setAttribute("aria-expanded", String(open));
@@ -41,10 +44,19 @@ export class StatementLine {
     const options = this.completion.hidden ? [] : this.options();
     if (event.key === "Escape") return this.completion.hidden ? this.input.blur() : this.close();
     if (event.key === "Enter" && this.active >= 0) { event.preventDefault(); return this.complete(options[this.active]); }
-    if (event.key === "Tab" && !event.shiftKey && options.length && this.input.value) { event.preventDefault(); return this.complete(options[Math.max(0, this.active)]); }
+    if (event.key === "Tab" && !event.shiftKey && this.input.value) return this.tab(event, options);
+    this.waiting = false;
     if (event.key === "ArrowDown" || event.key === "ArrowUp") { event.preventDefault(); this.step(options, event.key === "ArrowDown" ? 1 : -1); }
     if (event.key === "Enter") this.close();
     this.letter(event);
+  }
+
+  // Somebody faster than the offers gets the first when they come.
+  tab(event, options) {
+    if (this.current() && options.length === 0) return;
+    event.preventDefault();
+    if (this.current()) this.complete(options[Math.max(0, this.active)]);
+    else this.waiting = true;
   }
 
   // A letter behind a slash at the beginning stands for a kind.

@@ -13,7 +13,8 @@ module Basalt
 
       # @param id [Object] what the box is of; a second box of the same id is kept beside the first
       def add(id, box)
-        each_cell(box) { |cell| @cells[cell] << [id, box] }
+        entry = [id, box]
+        each_cell(box) { |cell| @cells[cell] << entry }
         (@boxes[id] ||= []) << box
       end
 

@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+require_relative "../support/app_helper"
+require "rack/test"
+require "nokogiri"
+
+# What the pages answer when all is well.
+class PagesTest < Minitest::Test
+  include AppHelper
+  include Rack::Test::Methods
+
+  PLANT = "Greyholm plant network"
+
+  def app = @app ||= Web::Application.with(secret: "0" * 64)
+
+  def setup
+    super
+    @project = demo
+    @sheet = sheet_of(@project, PLANT)
+    @path = "/projects/#{@project.id}/sheets/#{@sheet.id}"
+    get @path
+    @token = last_response.body[/name="token" value="([^"]+)"/, 1]
+  end
+
+  def act(rest, values = {})
+    post("#{@path}/#{rest}", values.merge(token: @token), "HTTP_HX_REQUEST" => "true")
+    assert_equal 200, last_response.status, last_response.body[0, 400]
+    Nokogiri::HTML5.fragment(last_response.body)
+  end
+
+  def id_of(name) = model_of(@project).named(name).first.id
+  def groups(answer) = answer.css("g[data-layer] > g").map { |group| group["data-element"] }.compact.uniq
+
+  def test_an_answer_holds_only_the_pieces_that_may_be_different
+    answer = act("statements", statements: "server sampler")
+    assert_equal [id_of("sampler")], groups(answer)
+    assert_equal(["device"], answer.css("table[data-kind]").map { |table| table["data-kind"] })
+    answer = act("statements", statements: "sampler on Plant at .99")
+    assert_includes groups(answer), id_of("sampler")
+    assert_operator groups(answer).length, :<, 6
+  end
+
+  def test_pieces_and_a_fresh_page_agree
+    ["sampler on Plant at .31", "rename historian to archive", "take label-01 off", "remove plc-07", "subnet Extra 10.20.9.0/24", "desk-03 on Extra at .4"].each do |line|
+      act("statements", statements: line.start_with?("sampler") ? "server sampler\n#{line}" : line)
+      answer = Nokogiri::HTML5.fragment(last_response.body)
+      get @path
+      page = Nokogiri::HTML5(last_response.body)
+      answer.css("g[data-layer] > g").each { |group| assert_equal group.to_html, page.at_css("#drawing ##{group['id']}").to_html, line }
+      answer.at_css("[data-gone]")["data-gone"].split.each { |id| assert_nil page.at_css("##{id}"), line }
+    end
+  end
+
+  def test_facts_are_set_cleared_and_assumed
+    act("facts/#{id_of('fw-01')}", fact: "note", value: "behind the door")
+    act("facts/#{id_of('fw-01')}", fact: "assumed", value: "yes")
+    act("facts/#{id_of('fw-01')}", fact: "container", value: "Control Room")
+    element = model_of(@project).named("fw-01").first
+    assert_equal ["behind the door", true, "Control Room"], [element["note"], element.assumed, model_of(@project).element(element.container_id).name]
+    act("facts/#{id_of('fw-01')}", fact: "note", value: "")
+    act("facts/#{id_of('fw-01')}", fact: "container", value: "")
+    element = model_of(@project).named("fw-01").first
+    assert_equal [nil, nil], [element["note"], element.container_id]
+  end
+
+  def test_things_are_pinned_taken_off_and_deleted
+    act("pins/#{id_of('fw-01')}", pinned: "yes")
+    assert model_of(@project).placement(@sheet.id, id_of("fw-01")).pinned
+    before = model_of(@project).placement(@sheet.id, id_of("fw-01")).box
+    act("moves", moves: JSON.generate([[id_of("fw-01"), 30, 40]]))
+    act("tidy")
+    after = model_of(@project).placement(@sheet.id, id_of("fw-01")).box
+    assert_equal [before.x + 30, before.y + 40], [after.x, after.y]
+    act("taken-off/#{id_of('pe-01')}")
+    refute model_of(@project).shown?(@sheet.id, id_of("pe-01"))
+    id = id_of("historian")
+    act("removed/#{id}")
+    assert_empty model_of(@project).named("historian")
+  end
+
+  def test_several_things_move_in_one_act
+    ids = %w[scada-01 plc-07].map { |name| id_of(name) }
+    act("moves", moves: JSON.generate(ids.map { |id| [id, 5, 200] }))
+    assert_equal "moved 2 things", Store::JournalEntry.order(:number).last.said
+  end
+
+  def test_the_title_block_is_altered_and_names_stay_unique
+    act("title", revision: "D", status: "issued")
+    assert_equal %w[D issued], sheet_of(@project, PLANT).to_h.values_at(:revision, :status)
+    post "#{@path}/title", { name: "Work orders", token: @token }, "HTTP_HX_REQUEST" => "true"
+    assert_equal 422, last_response.status
+    assert_includes last_response.body, "there is a sheet called"
+  end
+
+  def test_the_statement_line_offers_and_foretells
+    get "#{@path}/complete", statements: "historian on Pl"
+    assert_includes last_response.body, 'data-words="Plant"'
+    { "historian on Plant at .77" => "10.20.4.77 is free", "server x\nx on Plant at .10" => "is used twice", "historian on Plant at .20" => "stands so already",
+      "wombat" => "not understood" }.each do |text, hint|
+      get "#{@path}/complete", statements: text
+      assert_includes last_response.body, hint, text
+    end
+  end
+
+  def test_every_table_of_every_sheet_opens
+    model_of(@project).sheet_list.each do |sheet|
+      path = "/projects/#{@project.id}/sheets/#{sheet.id}"
+      kinds = Basalt::Drawing::Contents.new(model_of(@project), sheet.id).counts
+      kinds.each do |kind, count|
+        get "#{path}/register/#{kind}"
+        table = Nokogiri::HTML5.fragment(last_response.body)
+        assert_equal count, table.css("tbody tr").length, "#{sheet.name} #{kind}"
+        table.css("tbody tr").each { |row| assert_equal table.css("th").length, row.css("td").length, "#{sheet.name} #{kind}" }
+      end
+    end
+  end
+
+  def test_a_subnet_counts_its_addresses
+    get "#{@path}/facts/#{id_of('Plant')}"
+    facts = Nokogiri::HTML5.fragment(last_response.body).css(".fact").to_h { |fact| fact.css("span, label").map(&:text).first(2).then { |label, value| [label, value] } }
+    assert_equal ["4", "250", ".2", ".1 fw-01"], facts.values_at("used", "free", "next free", "gateway")
+  end
+
+  def test_undo_on_a_sheet_leaves_other_sheets_alone
+    act("statements", statements: "server one")
+    other = "/projects/#{@project.id}/sheets/#{sheet_of(@project, 'Work orders').id}"
+    post "#{other}/statements", { statements: "entity Shift", token: @token }, "HTTP_HX_REQUEST" => "true"
+    act("undo")
+    assert_empty model_of(@project).named("one")
+    refute_empty model_of(@project).named("Shift")
+  end
+
+  def test_findings_of_a_large_project_follow_in_a_second_answer
+    large = project(GeneratedNetwork.new(2, subnets: 8, things: 45).text, name: "Large")
+    path = "/projects/#{large.id}/sheets/#{sheet_of(large, 'Net').id}"
+    post "#{path}/statements", { statements: "server fresh\nfresh on net-1", token: @token }, "HTTP_HX_REQUEST" => "true"
+    assert_includes last_response.body, "#{path}/findings"
+    refute_includes last_response.body, "fresh has no address"
+    get "#{path}/findings"
+    assert_includes last_response.body, "fresh has no address"
+  end
+
+  def test_long_tables_come_page_by_page
+    large = project("sheet S: logical network\n#{Array.new(230) { |n| "server s-#{n}" }.join("\n")}", name: "Long")
+    path = "/projects/#{large.id}/sheets/#{sheet_of(large, 'S').id}"
+    get "#{path}/register/device"
+    assert_equal 201, Nokogiri::HTML5.fragment(last_response.body).css("tbody tr").length
+    get "#{path}/register/device?from=200"
+    assert_includes last_response.body, "s-229"
+  end
+end

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+require_relative "../support/core_helper"
+
+# The catalogue's fields, names, tables and overlays.
+class ModelTest < Minitest::Test
+  include CoreHelper
+
+  M = Basalt::Model
+
+  def field(type, **rest) = M::Field.new(name: "it", type:, **rest)
+
+  def test_fields_read_what_people_write
+    { field(:integer, range: 1..9) => { " 7 " => 7, "" => nil }, field(:flag) => { "Yes" => true, "no" => nil, "x" => true, "0" => nil },
+      field(:address) => { "10.0.0.1" => "10.0.0.1", "FD00:0:0::1" => "fd00::1" }, field(:prefix) => { "10.0.0.0/24" => "10.0.0.0/24" },
+      field(:word) => { "wan1" => "wan1" }, field(:text) => { " a b " => "a b" }, field(:choice, choices: %w[a b]) => { "a" => "a" } }.each do |one, cases|
+      cases.each { |text, value| value.nil? ? assert_nil(one.read(text)) : assert_equal(value, one.read(text)) }
+    end
+  end
+
+  def test_fields_refuse_with_a_reason
+    { field(:integer, range: 1..9) => %w[x 10 1.5], field(:flag) => ["maybe"], field(:address) => ["10.0.0", "10.0.0.0/24", "a"], field(:prefix) => ["10.0.0.0", "10.0.0.1/24", "10.0.0.0/40"],
+      field(:word) => ["two words"], field(:choice, choices: %w[a b]) => ["c"], field(:text) => ["bell\a", "x" * 2001] }.each do |one, texts|
+      texts.each { |text| refute_empty assert_raises(M::BadFact, "#{one.type} #{text[0, 20]}") { one.read(text) }.message }
+    end
+  end
+
+  def test_names_carry_on_their_numbers
+    taken = %w[plc-08 plc-09 pump-2]
+    assert_equal "plc-10", M::Names.following("plc-07") { |name| taken.include?(name) }
+    assert_equal "pump-3", M::Names.following("pump") { |name| taken.include?(name) }
+    assert_equal "rack-100", M::Names.following("rack-99") { false }
+  end
+
+  def test_the_nearest_name_is_near
+    assert_equal "historian", M::Names.nearest("histroian", %w[historian scada-01])
+    assert_nil M::Names.nearest("zebra", %w[historian scada-01])
+    assert_equal 3, M::Names.distance("kitten", "sitting")
+  end
+
+  def test_an_overlay_answers_as_a_table_that_was_altered
+    random = Random.new(9)
+    20.times do
+      set = model(GeneratedNetwork.new(random.rand(50), subnets: 2, things: 4).text)
+      overlay = M::Overlay.new(set.elements)
+      plain = M::Table.new(set.elements.indexes)
+      set.elements.each { |row| plain.put(row) }
+      set.elements.ids.sample(6, random:).each_with_index do |id, n|
+        [overlay, plain].each { |table| n.even? ? table.delete(id) : table.put(table[id].with(name: "n#{n}")) }
+      end
+      %i[kind name target].each do |index|
+        plain.keys(index).each { |key| assert_equal plain.ids_by(index, key).sort, overlay.ids_by(index, key).sort }
+      end
+      assert_equal plain.each.map(&:id).sort, overlay.each.map(&:id).sort
+      assert_equal plain.size, overlay.size
+    end
+  end
+
+  def test_sheets_are_numbered_in_their_band
+    draft = Basalt::Change::Draft.new(model("project Tarnwater\nsheet A: logical network\nsheet B: entities"))
+    draft.apply(Basalt::Change::AddSheet.new(name: "C", notation: "logical network"))
+    assert_equal %w[TA-L-01 TA-C-01 TA-L-02], draft.sheet_list.map(&:number)
+    assert_raises(Basalt::Mistake) { draft.apply(Basalt::Change::AddSheet.new(name: "C", notation: "entities")) }
+    assert_raises(Basalt::Mistake) { draft.apply(Basalt::Change::AddSheet.new(name: "D", notation: "cave painting")) }
+  end
+
+  def test_what_is_removed_takes_along_what_cannot_be_without_it
+    set = model("sheet S: logical network\nsite A\nroom R in A\nserver a in R\nsubnet N 10.0.0.0/24\na on N at .1")
+    draft = say(set, "S", "remove R", "remove N")
+    assert_nil draft.named("a").first.container_id
+    assert_empty draft.of_kind("attachment")
+    assert_empty(draft.placements_on(set.sheet_list.first.id).select { |p| draft.element(p.element_id).nil? })
+  end
+
+  def test_taken_off_is_not_removed
+    set = model("sheet S: logical network\nserver a\nserver b\na to b", tidy: true)
+    draft = say(set, "S", "take a off")
+    assert_equal 1, draft.named("a").length
+    refute draft.shown?(set.sheet_list.first.id, draft.named("a").first.id)
+    assert_raises(Basalt::Statements::Misread) { say(model("server a"), nil, "take a off") }
+  end
+
+  def test_lists_and_counts_in_words
+    assert_equal(["", "a", "a and b", "a, b and c"], [[], %w[a], %w[a b], %w[a b c]].map { |words| Basalt::English.list(words) })
+    assert_equal(["1 thing", "0 things"], [1, 0].map { |n| Basalt::English.count(n, "thing") })
+    assert_equal(%w[an a], %w[Asset Crew].map { |word| Basalt::English.article(word) })
+  end
+end
