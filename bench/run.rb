@@ -8,7 +8,7 @@ require "tmpdir"
 # Measures the journeys that people wait for, on sheets of several sizes.
 class Bench
   SIZES = { 50 => [3, 14], 500 => [10, 47], 2000 => [12, 165] }.freeze
-  EDITS = 60
+  EDITS = 40
   ROWS = 5000
 
   def run
