@@ -26,6 +26,7 @@ export class Pieces {
       if (whole) layer.replaceChildren(...pieces.children);
       else [...pieces.children].forEach((piece) => this.put(piece, layer));
     });
+    this.reveal(whole);
     if (whole) document.getElementById("lifted").replaceChildren();
     if (this.view) {
       this.view.paper.dataset.frame = answer.dataset.frame;
@@ -35,8 +36,15 @@ export class Pieces {
     if (teach) teach.hidden = document.querySelectorAll("#layer-things > g").length > 0;
   }
 
+  // A thing that is new is brought into sight.
+  reveal(whole) {
+    if (!whole && this.view?.touched && this.fresh) this.view.reveal(this.fresh);
+    this.fresh = null;
+  }
+
   put(piece, layer) {
     const standing = document.getElementById(piece.id);
+    if (!standing && layer.id === "layer-things") this.fresh = piece;
     if (!standing) return layer.append(piece);
     if (standing.parentNode === layer) return standing.replaceWith(piece);
     standing.remove();

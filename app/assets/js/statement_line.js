@@ -28,11 +28,22 @@ export class StatementLine {
 
   offered() {
     this.active = -1;
+    this.foretell();
     if (this.waiting && this.current()) { this.waiting = false; return this.complete(this.options()[0]); }
     const open = document.activeElement === this.input && this.options().length > 0;
     this.completion.hidden = !open;
     this.input.setAttribute("aria-expanded", String(open));
     this.input.removeAttribute("aria-activedescendant");
+  }
+
+  // What the statement would come to, as long as it is about the words that stand there.
+  foretell() {
+    const foretold = document.getElementById("foretold");
+    if (!foretold || !this.current()) return;
+    const shown = foretold.cloneNode(true);
+    shown.removeAttribute("id");
+    shown.hidden = false;
+    document.getElementById("hint").replaceChildren(shown);
   }
 
   close() {
