@@ -21,20 +21,26 @@ module Web
     # @return [Array<String>] headings
     def headings(kind)
       description = Basalt::Model::Catalogue.kind(kind)
-      ends = description.relation? ? description.ends.keys : ["name"]
-      ends + description.fields.values.map(&:title) + (description.containers.any? ? ["in"] : []) + @writing.computed_headings(kind)
+      ends = description.relation? ? description.ends.keys : []
+      ends + (description.named? ? ["name"] : []) + description.fields.values.map(&:title) + (description.containers.any? ? ["in"] : []) + @writing.computed_headings(kind)
     end
 
     # @return [Array<Array(String, Boolean)>] text, and whether it is an identifier
     def cells(element)
       description = element.description
-      head = description.relation? ? element.ends.map { |e| [[@set.element(e.target_id)&.name, e.facts["port"]].compact.join(" "), false] } : [[element.name, false]]
+      head = description.ends.any? ? ends(element) : []
+      head += [[element.name, false]] if description.named?
       fields = description.fields.values.map { |field| [shown(element[field.name]), %i[address prefix integer].include?(field.type)] }
       place = description.containers.any? ? [[element.container_id ? @set.element(element.container_id)&.name.to_s : "", false]] : []
       head + fields + place + @writing.computed(@set, element).map { |_, value| [value.to_s, true] }
     end
 
     private
+
+    # What stands at each end, with the facts of the end: a port, a cardinality.
+    def ends(element)
+      element.ends.first(2).map { |e| [[@set.element(e.target_id)&.name, *e.facts.values].join(" "), false] }
+    end
 
     def shown(value) = value == true ? "yes" : value.to_s
   end

@@ -25,7 +25,9 @@ module Basalt
         laid = writing.tidy(draft, sheet_id)
         laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
         @ground = Ground.new(draft, sheet_id)
-        writing.lines_on(draft, sheet_id).each { |line| finish(line, laid.dig(line.id, :route)) }
+        lines = writing.lines_on(draft, sheet_id)
+        lines.each { |line| draw_through(line, laid.dig(line.id, :route, "points") || []) }
+        lines.each { |line| finish(line, laid.dig(line.id, :route)) }
         draft
       end
 
@@ -68,6 +70,11 @@ module Basalt
       def take_route(line, points)
         labels = ground.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1))
         arrange(line.id, { route: { "points" => points, "labels" => labels } })
+        draw_through(line, points)
+      end
+
+      def draw_through(line, points)
+        ground.lines.remove(line.id)
         Layout::Polyline.boxes(points).each { |box| ground.lines.add(line.id, box) }
       end
 

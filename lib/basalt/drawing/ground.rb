@@ -37,7 +37,7 @@ module Basalt
       def place_labels(line_id, found, points, ends)
         this = found.one?
         found.each_with_object({}) do |label, places|
-          place = place_label(label, points, ends, this) or next
+          place = place_label(line_id, label, points, ends, this) or next
           places[label.role] = place.map { |number| number.round(1) }
           labels.add(line_id, Layout::Box.at(*place, label.width, label.height))
         end
@@ -67,10 +67,12 @@ module Basalt
         end
       end
 
-      def place_label(label, points, ends, alone)
+      # Where no other line runs, if there is such a place; never on a thing.
+      def place_label(line_id, label, points, ends, alone)
         candidates = candidates(label, points, ends, alone)
         boxes = candidates.lazy.map { |place| [place, Layout::Box.at(*place, label.width, label.height)] }
-        (boxes.find { |_, box| things.free?(box) && labels.free?(box) } || boxes.find { |_, box| things.free?(box) })&.first
+        (boxes.find { |_, box| things.free?(box) && labels.free?(box) && lines.free?(box) { |id| id == line_id } } ||
+          boxes.find { |_, box| things.free?(box) && labels.free?(box) } || boxes.find { |_, box| things.free?(box) })&.first
       end
 
       def candidates(label, points, ends, alone)

@@ -23,12 +23,14 @@ module Basalt
       # @param edges [Array<Edge>] both ends being different nodes
       # @param gap [Integer] least distance of boxes in a level, px
       # @param widest [Integer] px; a wider level is broken into several
+      # @param strip [Integer] room for the signs and labels at the ends of lines, px
       # @return [Plan]
-      def self.call(nodes, edges, gap: GAP, widest: 2400)
-        new(nodes, edges, gap, widest).plan
+      def self.call(nodes, edges, gap: GAP, widest: 2400, strip: STRIP)
+        new(nodes, edges, gap, widest, strip).plan
       end
 
-      def initialize(nodes, edges, gap, widest)
+      def initialize(nodes, edges, gap, widest, strip)
+        @strip = strip
         @gap = gap
         @nodes = Levels.settle(nodes, widest, gap)
         @edges = edges
@@ -149,7 +151,7 @@ module Basalt
         used = @parts.any? { |part| part.lower.level == level }
         return 0 if level.zero? && !used
 
-        (2 * STRIP) + [@channels[level].height, CHANNEL].max
+        (2 * @strip) + [@channels[level].height, CHANNEL].max
       end
 
       def corners
@@ -171,7 +173,7 @@ module Basalt
 
       def points(part)
         track = @channels[part.lower.level].tracks[part.key]
-        y = @starts[part.lower.level] + STRIP + ((track || 0) * Channel::TRACK)
+        y = @starts[part.lower.level] + @strip + ((track || 0) * Channel::TRACK)
         return [[part.lower_x, foot(part.lower)], [part.lower_x, y], [part.lower2_x, y], [part.lower2_x, foot(part.lower2)]] unless part.upper
         return [[part.upper_x, head(part.upper)], [part.lower_x, foot(part.lower)]] unless track
 

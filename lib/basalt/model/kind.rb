@@ -5,7 +5,7 @@ module Basalt
     # A kind of element. +nouns+ are the words that declare one, each with the facts it
     # sets; +ends+, for relations, are the roles with the kinds each may point at.
     # +distinct_by+ lists what, beside the name, tells two of one name apart.
-    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role) do
+    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named) do
       def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, **rest)
         common = [Field.new(name: "note", type: :text)]
         super(fields: (fields + common).to_h { |field| [field.name, field] }.freeze, ends:, nouns:, containers:,
@@ -13,6 +13,9 @@ module Basalt
       end
 
       def relation? = ends.any?
+
+      # @return [Boolean] whether elements of the kind have a name; relations do where the kind says so
+      def named? = !relation? || named == true
 
       # @return [String, nil] the name of what is declared with this noun and no name
       def default_name(noun) = default_names[noun]

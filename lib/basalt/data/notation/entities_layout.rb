@@ -7,6 +7,7 @@ module Basalt
       class EntitiesLayout
         SIGNS = 26
         LOOP = 40
+        STRIP = 36
 
         def initialize(notation, set, sheet_id)
           @notation = notation
@@ -17,7 +18,7 @@ module Basalt
 
         # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
         def placements
-          plan = Layout::Layered.call(@entities.map { |entity| node(entity) }, edges, gap: 70, widest: 1800)
+          plan = Layout::Layered.call(@entities.map { |entity| node(entity) }, edges, gap: 70, widest: 1800, strip: STRIP)
           boxes = @entities.to_h do |entity|
             w, h = @notation.size(@set, entity)
             x, y = plan.corners.fetch(entity.id)
