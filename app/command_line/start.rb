@@ -53,6 +53,11 @@ module CommandLine
       raise Basalt::Mistake, "The database cannot be reached: #{e.message.lines.first.strip}"
     end
 
+    def announce
+      out.puts "Basalt serves http://127.0.0.1:#{port}/ (Ctrl-C stops it)"
+      out.flush
+    end
+
     def serve(home)
       require "puma"
       require "puma/configuration"
@@ -65,10 +70,9 @@ module CommandLine
         puma.quiet
         puma.environment "production"
       end
-      events = Puma::LogWriter.new(StringIO.new, err)
-      out.puts "Basalt serves http://127.0.0.1:#{port}/ (Ctrl-C stops it)"
-      out.flush
-      Puma::Launcher.new(configuration, log_writer: events).run
+      launcher = Puma::Launcher.new(configuration, log_writer: Puma::LogWriter.new(StringIO.new, err))
+      launcher.events.after_booted { announce }
+      launcher.run
     end
   end
 end
