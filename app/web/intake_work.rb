@@ -19,7 +19,8 @@ module Web
 
     def run(intake, sheet_name, person)
       result = nil
-      Store::Desk.for(intake.project_id).open { |desk| result = take(desk, intake, sheet_name, person) }
+      # A desk of its own: nobody else has to wait, and what they do meanwhile is compared and set.
+      Store::Desk.new(intake.project_id).open { |desk| result = take(desk, intake, sheet_name, person) }
       intake.update!(state: "done", done: intake.total, result: told(result))
     rescue Cancelled
       intake.update!(state: "cancelled")
@@ -32,7 +33,8 @@ module Web
 
     def take(desk, intake, sheet_name, person)
       result = nil
-      sheet = desk.set.sheets.by(:name, sheet_name).first || open_sheet(desk, sheet_name, person)
+      known = desk.set.sheets.by(:name, sheet_name).first
+      sheet = known || open_sheet(desk, sheet_name, person)
       intake.update!(sheet_id: sheet.id)
       fresh = desk.set.placements_on(sheet.id).empty?
       desk.act(said: "brought in #{intake.file_name}", by: person, sheet_id: sheet.id, tidy: fresh) do |draft|
@@ -40,6 +42,9 @@ module Web
                                                    .take(draft, sheet_id: sheet.id, said_by: intake.file_name) { |done| report(intake, done) }
       end
       result
+    rescue StandardError
+      desk.undo(by: person) if sheet && known.nil?
+      raise
     end
 
     def open_sheet(desk, name, person)

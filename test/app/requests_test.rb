@@ -134,10 +134,10 @@ class RequestsTest < Minitest::Test
     table = Basalt::Formats::CSV.new(content)
     intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content:, file_name: "things.csv", cancelled: true,
                                    mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
-    before = model_of(@project).elements.size
+    before = rows(model_of(@project))
     Web::IntakeWork.run(intake, "Stopped", "test")
     assert_equal "cancelled", intake.reload.state
-    assert_equal before, model_of(@project).elements.size
+    assert_equal before, rows(model_of(@project))
   end
 
   def test_a_database_that_is_gone_is_said_plainly
