@@ -47,7 +47,6 @@ module Basalt
       end
 
       def delete(table, id) = @overlays[table].delete(id)
-      def touched?(table) = @overlays[table].touched.any?
 
       # @return [Effect]
       # @raise [Conflict] when something would be left pointing at nothing

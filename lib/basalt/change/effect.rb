@@ -10,16 +10,6 @@ module Basalt
 
       # @return [Array<String>] kinds of the elements made, altered or struck
       def kinds = on(:elements).flat_map { |d| [d.before&.kind, d.after&.kind] }.compact.uniq
-
-      # Merges a later effect into this one: the rows before from here, the rows after from there.
-      def then(later)
-        merged = (deltas + later.deltas).group_by { |d| [d.table, d.id] }.filter_map do |(table, id), steps|
-          before = steps.first.before
-          after = steps.last.after
-          Delta.new(table:, id:, before:, after:) unless before == after
-        end
-        Effect.new(deltas: merged, project: later.project || project)
-      end
     end
   end
 end

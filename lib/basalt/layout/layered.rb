@@ -113,11 +113,11 @@ module Basalt
       def clearance(one, other)
         return LANE if one.node.nil? || other.node.nil?
 
-        line = @gaps[[one.level, neighbours(one, other)]]
+        line = @gaps[[one.level, neighbours(one)]]
         line ? [@gap, line.edge.from_room + line.edge.to_room + line.edge.middle + 40].max : @gap
       end
 
-      def neighbours(one, _other)
+      def neighbours(one)
         @rank ||= @levels.flat_map { |level| level.each_with_index.to_a }.to_h { |cell, index| [cell.id, index] }
         [@rank[one.id], @rank[one.id] + 1]
       end

@@ -151,15 +151,13 @@ module Basalt
           x = 0
           y = bottom ? bottom + 70 : 40
           things.each do |thing|
-            w, h = slab_size_or_bus(thing)
+            w, h = @notation.size(@set, thing)
             x, y = 0, y + Drawing::Slab::HEIGHT + 50 if x.positive? && x + w > width
             laid[thing.id] = { x:, y: thing.kind == "subnet" ? y + 20 : y, w:, h: }
             x += w + Layout::Layered::GAP
           end
           laid
         end
-
-        def slab_size_or_bus(thing) = @notation.size(@set, thing)
       end
     end
   end
