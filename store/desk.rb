@@ -21,7 +21,6 @@ module Store
     LOCK = Mutex.new
     DESKS = {}
     MOST = 20
-    QUICK = 600
     private_constant :LOCK, :DESKS
 
     def initialize(project_id)
@@ -57,9 +56,6 @@ module Store
 
     # @return [Array<Basalt::Checks::Finding>] as they were when they were last worked out
     def known_findings = @findings || findings
-
-    # @return [Boolean] whether the findings follow at once; a large project's come a moment later
-    def quick? = set.elements.size <= QUICK
 
     # @return [Basalt::Drawing::Contents]
     def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::Contents.new(set, sheet_id)
@@ -111,7 +107,7 @@ module Store
     private
 
     def refresh
-      version = Project.where(id: project_id).pick(:version) or raise ActiveRecord::RecordNotFound, "there is no such project"
+      version = Project.version(project_id)
       return if @set && @set.version == version
 
       @set = Snapshot.read(project_id)
@@ -139,7 +135,8 @@ module Store
 
     def turn(entry, change, act, by)
       draft = Basalt::Change::Draft.new(set).apply(change)
-      @grounds.clear
+      altered = Basalt::Drawing::Affected.by(draft)
+      @grounds.each { |id, ground| draft.sheets[id] ? ground.renew(draft, altered) : @grounds.delete(id) }
       finish(draft, draft.effect, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
     end
 

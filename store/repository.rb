@@ -17,9 +17,8 @@ module Store
     # @raise [Basalt::Change::Conflict] when a fact is no longer what the effect was made from
     def commit(effect, said:, sheet_id: nil, act: "act", of: nil)
       ActiveRecord::Base.transaction do
-        version = lock
+        version = record(effect, said:, sheet_id:, act:, of:)
         Writer.new(@project_id).write(effect)
-        record(effect, version, said:, sheet_id:, act:, of:)
         version
       end
     rescue ActiveRecord::RecordNotUnique, ActiveRecord::InvalidForeignKey
@@ -30,27 +29,23 @@ module Store
 
     def connection = ActiveRecord::Base.connection
 
-    def lock
-      row = connection.exec_query("UPDATE projects SET version = version + 1 WHERE id = $1 RETURNING version", "lock", [@project_id]).first
+    # The project's row is locked from here to the end of the transaction. A new act ends what
+    # could be done again; an undo or redo turns the entry it is of.
+    RECORD = <<~SQL
+      WITH project AS (UPDATE projects SET version = version + 1, name = coalesce($3, name) WHERE id = $1 RETURNING version),
+           settled AS (UPDATE journal SET state = CASE $4 WHEN 'act' THEN 'dropped' WHEN 'undo' THEN 'undone' ELSE 'done' END
+                       WHERE project_id = $1 AND CASE $4 WHEN 'act' THEN sheet_id IS NOT DISTINCT FROM $2 AND act = 'act' AND state = 'undone'
+                                                 ELSE number = $5 END)
+      INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas)
+      SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8 FROM project RETURNING number
+    SQL
+
+    def record(effect, said:, sheet_id:, act:, of:)
+      deltas = effect.deltas.map { |delta| Rows.dump_delta(delta) }.to_json
+      row = connection.exec_query(RECORD, "record", [@project_id, sheet_id, effect.project, act, of, said[0, 500], @said_by, deltas]).first
       raise ActiveRecord::RecordNotFound, "the project is gone" unless row
 
-      row["version"]
-    end
-
-    def record(effect, number, said:, sheet_id:, act:, of:)
-      connection.exec_update("UPDATE projects SET name = $2 WHERE id = $1", "name", [@project_id, effect.project]) if effect.project
-      settle(sheet_id, act, of)
-      JournalEntry.insert({ project_id: @project_id, number:, sheet_id:, act:, of_number: of, state: act == "act" ? "done" : "record",
-                            said: said[0, 500], said_by: @said_by, deltas: effect.deltas.map { |delta| Rows.dump_delta(delta) } })
-    end
-
-    # A new act ends what could be done again; an undo or redo turns the entry it is of.
-    def settle(sheet_id, act, of)
-      if act == "act"
-        JournalEntry.acts(@project_id, sheet_id).where(state: "undone").update_all(state: "dropped")
-      else
-        JournalEntry.where(project_id: @project_id, number: of).update_all(state: act == "undo" ? "undone" : "done")
-      end
+      row["number"]
     end
   end
 end

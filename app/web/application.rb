@@ -14,6 +14,8 @@ module Web
     set :show_exceptions, false
     set :raise_errors, false
     set :logging, false
+    # Templates are compiled once, whatever the environment is called.
+    set :reload_templates, false
     set :erb, escape_html: true
     set :host_authorization, { permitted_hosts: ["localhost", "127.0.0.1", "[::1]", ".localhost", "example.org"] }
     enable :sessions

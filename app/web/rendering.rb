@@ -12,11 +12,11 @@ module Web
 
     def view(name, **locals) = erb(name, locals:, layout: false)
 
-    # What an act altered: the pieces of the drawing and the register, the findings, the history.
+    # What an act altered: the pieces of the drawing and the register, the history. The findings
+    # are asked for as soon as these are shown, so that nobody waits for the checks.
     def answer(desk, sheet, outcome, message: nil, fresh: false)
       current = desk.set.sheets[sheet.id]
-      findings = desk.quick? ? findings_parts(desk, current) : [part("#findings-later", view(:findings_later, sheet:))]
-      [part("#pieces", fresh ? whole(desk, current) : pieces(desk, current, outcome)), *findings,
+      [part("#pieces", fresh ? whole(desk, current) : pieces(desk, current, outcome)), part("#findings-later", view(:findings_later, sheet:)),
        part("#history", view(:history, desk:, sheet: current)), part("#tabs", view(:tabs, desk:, sheet: current, kind: params[:kind])),
        *selection_part(desk, current), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
     end
@@ -35,7 +35,6 @@ module Web
     end
 
     def pieces(desk, sheet, outcome)
-      desk.findings if desk.quick?
       scene = desk.scene(sheet.id)
       gone = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.flat_map { |d| %w[t l n].map { |letter| letter + d.id } }
       struck = outcome.effect.on(:elements).select { |d| d.after.nil? }.map { |d| "r#{d.id}" }
@@ -52,7 +51,6 @@ module Web
     def remarked(desk) = marked(desk).then { |now| @marked ? (@marked | now) - (@marked & now) : [] }
 
     def whole(desk, sheet)
-      desk.findings if desk.quick?
       scene = desk.scene(sheet.id)
       view(:pieces, desk:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true)
     end

@@ -24,6 +24,17 @@ module Basalt
         [things, lines, labels].each { |index| index.remove(element_id) }
       end
 
+      # Takes elements up again as they stand in the set.
+      #
+      # @param ids [Array<String>]
+      def renew(set, ids)
+        ids.uniq.each do |id|
+          remove(id)
+          placement = set.placement(sheet_id, id)
+          add(set, placement) if placement
+        end
+      end
+
       # @return [Boolean] whether a box meets neither a thing nor its surroundings
       def free?(box, except: nil) = things.free?(box) { |id| id == except }
 

@@ -2,55 +2,54 @@
 
 module Basalt
   module Layout
-    # A binary heap: the cheapest comes out first, of equals the one put in first.
+    # A binary heap of numbers by price: the cheapest comes out first.
     class Heap
       def initialize
-        @entries = []
-        @count = 0
+        @prices = []
+        @items = []
       end
 
+      # @param item [Integer]
+      # @param price [Numeric]
       def push(item, price)
-        @entries << [price, @count += 1, item]
-        rise(@entries.length - 1)
+        at = @items.length
+        while at.positive?
+          parent = (at - 1) >> 1
+          break if @prices[parent] <= price
+
+          put(at, @items[parent], @prices[parent])
+          at = parent
+        end
+        put(at, item, price)
       end
 
-      # @return [Object, nil]
+      # @return [Integer, nil]
       def pop
-        return if @entries.empty?
-
-        top = @entries.first
-        last = @entries.pop
-        unless @entries.empty?
-          @entries[0] = last
-          sink(0)
-        end
-        top[2]
+        top = @items.first or return
+        item = @items.pop
+        price = @prices.pop
+        sink(item, price) unless @items.empty?
+        top
       end
 
       private
 
-      def rise(at)
-        while at.positive?
-          parent = (at - 1) / 2
-          break if before?(parent, at)
-
-          swap(parent, at)
-          at = parent
-        end
+      def put(at, item, price)
+        @items[at] = item
+        @prices[at] = price
       end
 
-      def sink(at)
-        loop do
-          least = [(2 * at) + 1, (2 * at) + 2].select { |child| child < @entries.length }.min_by { |child| @entries[child].first(2) }
-          break if least.nil? || before?(at, least)
+      def sink(item, price)
+        at = 0
+        while (child = (2 * at) + 1) < @items.length
+          child += 1 if child + 1 < @items.length && @prices[child + 1] < @prices[child]
+          break if price <= @prices[child]
 
-          swap(at, least)
-          at = least
+          put(at, @items[child], @prices[child])
+          at = child
         end
+        put(at, item, price)
       end
-
-      def before?(one, other) = (@entries[one][0, 2] <=> @entries[other][0, 2]).negative?
-      def swap(one, other) = (@entries[one], @entries[other] = @entries[other], @entries[one])
     end
   end
 end

@@ -3,107 +3,146 @@
 module Basalt
   module Layout
     # The way through the gaps between boxes: a sparse grid of the edges of what is near, and
-    # the cheapest path on it by A* (Hart, Nilsson and Raphael, 1968) with a price for bends.
+    # the cheapest path on it by A* (Hart, Nilsson and Raphael, 1968) with a price for bends,
+    # from any door of the one end to any door of the other at once.
     class Maze
-      REACH = 320
+      REACH = 240
       MARGIN = 12
       BEND = 40
-      STEPS = 12_000
+      ALONG = 24
+      DOORS = 8
+      STEPS = 20_000
       # How much nearer counts for more than cheaper: far fewer steps, and a way that is a
       # little longer at times (Pohl, "Heuristic Search Viewed as Path Finding in a Graph", 1970).
-      HASTE = 1.6
-      DIRECTIONS = [[1, 0], [-1, 0], [0, 1], [0, -1]].freeze
+      HASTE = 2.5
+      # Right, down, left, up; each is turned back by the one two further on.
+      DIRECTIONS = [[1, 0], [0, 1], [-1, 0], [0, -1]].freeze
 
-      # @param boxes [Index]
-      # @param own [Array] ids of what the line ends at
-      def initialize(boxes, own)
+      # @param boxes [Index] what no line passes through
+      # @param lines [Index] segments of lines beside which there is room elsewhere
+      # @param own [Array] ids of the line and what it ends at
+      def initialize(boxes, lines, own)
         @boxes = boxes
+        @lines = lines
         @own = own
       end
 
       # @param pairs [Array] pairs of doors, most likely first
       # @return [Array<Array(Numeric, Numeric)>, nil]
       def path(pairs)
-        pairs.uniq { |(_, d), (_, e)| [d, e] }.first(6).each do |(p, d), (q, e)|
-          found = search(p, d, q, e)
-          return Polyline.simplify([p, *found, q]) if found
-        end
-        nil
+        @starts = doors(pairs.map(&:first))
+        @goals = doors(pairs.map(&:last))
+        lay_grid
+        walk
       end
 
       private
 
-      def search(p, d, q, e)
-        start = out(p, d)
-        goal = out(q, e)
-        lay_grid(start, goal)
-        walk(start, d, goal, e)
+      # A point, the point a little out from it, and the number of the direction out.
+      Door = Struct.new(:point, :out, :direction, :node)
+
+      def doors(found)
+        found.uniq.first(DOORS).map do |point, direction|
+          Door.new(point, [point[0] + (direction[0] * MARGIN), point[1] + (direction[1] * MARGIN)], DIRECTIONS.index(direction))
+        end
       end
 
-      def out(point, direction) = [point[0] + (direction[0] * MARGIN), point[1] + (direction[1] * MARGIN)]
-
-      def lay_grid(start, goal)
-        region = Box.along(start, goal).grow(REACH)
+      def lay_grid
+        outs = (@starts + @goals).map(&:out)
+        region = Box.around(outs.map { |x, y| Box.new(x:, y:, w: 0, h: 0) }).grow(REACH)
         near = @boxes.overlapping(region).map(&:last)
-        @xs = (near.flat_map { |box| [box.x - MARGIN, box.right + MARGIN] } + [start[0], goal[0], region.x, region.right]).uniq.sort
-        @ys = (near.flat_map { |box| [box.y - MARGIN, box.bottom + MARGIN] } + [start[1], goal[1], region.y, region.bottom]).uniq.sort
-        @open = {}
-        @column = @xs.each_with_index.to_h
-        @row = @ys.each_with_index.to_h
+        @grid = Grid.new(near.flat_map { |box| [box.x - MARGIN, box.right + MARGIN] } + outs.map(&:first) + [region.x, region.right],
+                         near.flat_map { |box| [box.y - MARGIN, box.bottom + MARGIN] } + outs.map(&:last) + [region.y, region.bottom])
+        near.each { |box| @grid.block(box) }
+        @lines.overlapping(region).each { |id, segment| @grid.charge(segment, ALONG) unless @own.include?(id) }
+        (@starts + @goals).each { |door| door.node = @grid.node(door.out) }
       end
 
-      def walk(start, direction, goal, arriving)
-        first = [@column[start[0]], @row[start[1]], direction]
-        costs = { first => 0 }
-        came = {}
-        queue = Heap.new
-        queue.push(first, 0)
+      def walk
+        prepare
         STEPS.times do
-          state = queue.pop or return nil
-          return trace(came, state) if at?(state, goal)
+          state = @queue.pop or return nil
+          return trace(state - @finish) if state >= @finish
 
-          each_step(state, goal, arriving) { |after, price| relax(queue, costs, came, state, after, price, goal) }
+          cost = @costs[state]
+          arrive(state, cost)
+          step(state, cost)
         end
         nil
       end
 
-      def relax(queue, costs, came, state, after, price, goal)
-        total = costs[state] + price
-        return if costs.key?(after) && costs[after] <= total
-
-        costs[after] = total
-        came[after] = state
-        queue.push(after, total + (HASTE * ((@xs[after[0]] - goal[0]).abs + (@ys[after[1]] - goal[1]).abs)))
+      def prepare
+        @finish = @grid.size * 4
+        @costs = Array.new(@finish)
+        @came = Array.new(@finish)
+        @queue = Heap.new
+        @target = Box.around(@goals.map { |door| Box.new(x: door.out[0], y: door.out[1], w: 0, h: 0) })
+        @arrivals = @goals.group_by(&:node)
+        @starts.each { |door| relax(nil, (door.node * 4) + door.direction, 0) }
       end
 
-      def at?(state, goal) = @xs[state[0]] == goal[0] && @ys[state[1]] == goal[1]
-
-      def each_step(state, goal, arriving)
-        column, row, direction = state
-        DIRECTIONS.each do |dx, dy|
-          next if dx == -direction[0] && dy == -direction[1]
-
-          to = [column + dx, row + dy]
-          next if to.any?(&:negative?) || to[0] >= @xs.length || to[1] >= @ys.length || !open?(column, row, *to)
-
-          price = (@xs[to[0]] - @xs[column]).abs + (@ys[to[1]] - @ys[row]).abs + (direction == [dx, dy] ? 0 : BEND)
-          price += BEND if at?(to, goal) && [dx, dy] != [-arriving[0], -arriving[1]]
-          yield [*to, [dx, dy]], price
+      # A way that comes to a goal is a way once what its last turn costs is paid.
+      def arrive(state, cost)
+        @arrivals[state / 4]&.each do |door|
+          turned = (door.direction + 2) % 4 == state % 4 ? 0 : BEND
+          @queue.push(@finish + state, cost + turned)
         end
       end
 
-      def open?(column, row, to_column, to_row)
-        key = [column, row, to_column, to_row]
-        @open.fetch(key) { @open[key] = @boxes.free?(Box.along([@xs[column], @ys[row]], [@xs[to_column], @ys[to_row]]).grow(3)) }
+      def step(state, cost)
+        node = state / 4
+        heading = state % 4
+        4.times do |direction|
+          next if (direction + 2) % 4 == heading
+
+          after, price = neighbour(node, direction)
+          next if after.nil? || price == Float::INFINITY
+
+          relax(state, (after * 4) + direction, cost + price + (direction == heading ? 0 : BEND))
+        end
       end
 
-      def trace(came, state)
-        points = []
+      # @return [Array(Integer, Numeric), nil] the node next to one, and what the way there costs
+      def neighbour(node, direction)
+        column = node % @grid.width
+        case direction
+        when 0 then column + 1 < @grid.width ? [node + 1, @grid.xs[column + 1] - @grid.xs[column] + @grid.right(node)] : nil
+        when 2 then column.positive? ? [node - 1, @grid.xs[column] - @grid.xs[column - 1] + @grid.right(node - 1)] : nil
+        when 1 then vertical(node, node + @grid.width, node)
+        else vertical(node, node - @grid.width, node - @grid.width)
+        end
+      end
+
+      def vertical(node, after, upper)
+        return if after.negative? || after >= @grid.size
+
+        [after, (@grid.ys[after / @grid.width] - @grid.ys[node / @grid.width]).abs + @grid.down(upper)]
+      end
+
+      def relax(from, state, cost)
+        known = @costs[state]
+        return if known && known <= cost
+
+        @costs[state] = cost
+        @came[state] = from
+        @queue.push(state, cost + (HASTE * ahead(state / 4)))
+      end
+
+      def ahead(node)
+        x, y = @grid.point(node)
+        [@target.x - x, x - @target.right, 0].max + [@target.y - y, y - @target.bottom, 0].max
+      end
+
+      def trace(state)
+        goal = @arrivals[state / 4].min_by { |door| (door.direction + 2) % 4 == state % 4 ? 0 : 1 }
+        points = [goal.point]
         while state
-          points.unshift([@xs[state[0]], @ys[state[1]]])
-          state = came[state]
+          first = state
+          points.unshift(@grid.point(state / 4))
+          state = @came[state]
         end
-        points
+        start = @starts.find { |door| (door.node * 4) + door.direction == first }
+        Polyline.simplify([start.point, *points])
       end
     end
   end

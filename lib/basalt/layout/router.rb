@@ -26,7 +26,7 @@ module Basalt
       def route(from, to, own)
         pairs = pairs(from, to)
         likely, others = pairs.first(LIKELY), pairs.drop(LIKELY)
-        plain(likely, own) || plain(others, own) || Maze.new(@boxes, own).path(pairs) || direct(pairs)
+        plain(likely, own) || plain(others, own) || Maze.new(@boxes, @lines, own).path(pairs) || direct(pairs)
       end
 
       private
