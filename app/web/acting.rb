@@ -5,6 +5,7 @@ module Web
   module Acting
     NOTHING = Store::Desk::Outcome.new(effect: Basalt::Change::Effect.new(deltas: []), affected: [], said: "", version: 0)
     FAR = 1_000_000
+    MANY = 10_000
 
     # @param said [#call] gets the draft, answers the act in words
     # @yieldparam draft [Basalt::Change::Draft]
@@ -58,6 +59,38 @@ module Web
       def moved_names(draft)
         things = draft.placements.differences.filter_map { |_, before, after| after && before && before.box != after.box && draft.element(after.element_id) }
         things.length == 1 ? things.first.name : Basalt::English.count(things.length, "thing")
+      end
+
+      # @return [Array<String>] ids of what is selected, all of them there
+      # @raise [Basalt::Mistake] when nothing is
+      def chosen(set, params)
+        ids = params[:chosen].to_s.split.first(MANY).grep(Opening::ID).select { |id| set.element(id) }
+        raise Basalt::Mistake, "Select something first" if ids.empty?
+
+        ids
+      end
+
+      # @return [String] the name of one, or how many there are
+      def titles(set, ids) = ids.one? ? title(set, set.element(ids.first)) : Basalt::English.count(ids.length, "thing")
+
+      # @return [Hash{String => String}] facts and values, as a form gave them
+      def facts(text)
+        facts = JSON.parse(text.to_s, max_nesting: 2)
+        return facts if facts.is_a?(Hash) && facts.length <= 50 && facts.values.all?(String)
+
+        raise Basalt::Mistake, "Facts are names with values"
+      rescue JSON::ParserError
+        raise Basalt::Mistake, "The facts could not be read"
+      end
+
+      # @return [Array<Float>] numbers from a form
+      def numbers(params, *names)
+        names.map do |name|
+          number = Float(params[name].to_s, exception: false)
+          raise Basalt::Mistake, "#{name} is a number, not “#{Basalt::Model::Names.short(params[name])}”" unless number && number.abs < FAR
+
+          number.round
+        end
       end
 
       # @return [Array] changes

@@ -38,6 +38,8 @@ module Web
     register ProjectRoutes
     register SheetRoutes
     register EditRoutes
+    register DrawingRoutes
+    register SelectionRoutes
     register IntakeRoutes
 
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }

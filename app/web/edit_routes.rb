@@ -26,7 +26,8 @@ module Web
       app.post("#{SHEET}/tidy") do
         at_desk do |desk|
           sheet = sheet(desk)
-          outcome = desk.act(said: "tidied #{sheet.name}", by: person, sheet_id: sheet.id, tidy: true) { nil }
+          part = params[:part] ? Acting.chosen(desk.set, params) : nil
+          outcome = desk.act(said: "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}", by: person, sheet_id: sheet.id, tidy: part || true) { nil }
           answer(desk, sheet, outcome, message: outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true)
         end
       end
@@ -55,23 +56,15 @@ module Web
         end
       end
 
-      app.post("#{SHEET}/pins/:element_id") do
-        on_sheet(->(_) { params[:pinned] == "yes" ? "pinned it" : "released it" }) do |draft, sheet|
-          placement = draft.placement(sheet.id, id(params[:element_id])) or raise Basalt::Change::Conflict, "It is no longer on the sheet"
-          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { pinned: params[:pinned] == "yes" }))
-        end
+      app.get("#{SHEET}/inplace/:element_id") do
+        at_desk { |desk| view(:inplace, desk:, sheet: sheet(desk), element: element(desk, params[:element_id])) }
       end
 
-      app.post("#{SHEET}/taken-off/:element_id") do
-        on_sheet(->(_) { "took #{Acting.title(@desk.set, element(@desk, params[:element_id]))} off the sheet" }) do |draft, sheet|
-          draft.apply(Basalt::Change::TakeOff.new(sheet_id: sheet.id, element_id: id(params[:element_id])))
-        end
-      end
-
-      app.post("#{SHEET}/removed/:element_id") do
-        on_sheet(->(_) { "deleted #{@title}" }) do |draft, _|
-          @title = Acting.title(draft, element(@desk, params[:element_id]))
-          draft.apply(Basalt::Change::Remove.new(id: id(params[:element_id])))
+      # Several facts of one element, given together.
+      app.post("#{SHEET}/inplace/:element_id") do
+        on_sheet(->(draft) { "set #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
+          element(@desk, params[:element_id])
+          Acting.facts(params[:facts]).each { |fact, value| draft.apply(Acting.fact(draft, sheet, params[:element_id], fact, value)) }
         end
       end
 

@@ -27,10 +27,11 @@ module Web
     end
 
     def selection_part(desk, sheet)
-      chosen = params[:selected].to_s
-      return [] unless chosen.match?(Opening::ID)
+      ids = params[:chosen].to_s.split.grep(Opening::ID).select { |id| desk.set.element(id) }
+      return [part("#facts", view(:chosen_facts, desk:, sheet:, ids:))] if ids.length > 1
+      return [] unless params[:selected].to_s.match?(Opening::ID)
 
-      element = desk.set.element(chosen)
+      element = desk.set.element(params[:selected])
       [part("#facts", element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:))]
     end
 

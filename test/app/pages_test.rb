@@ -44,9 +44,12 @@ class PagesTest < Minitest::Test
     ["sampler on Plant at .31", "rename historian to archive", "take label-01 off", "remove plc-07", "subnet Extra 10.20.9.0/24", "desk-03 on Extra at .4"].each do |line|
       act("statements", statements: line.start_with?("sampler") ? "server sampler\n#{line}" : line)
       answer = Nokogiri::HTML5.fragment(last_response.body)
+      get "#{@path}/findings"
+      later = Nokogiri::HTML5.fragment(last_response.body)
       get @path
       page = Nokogiri::HTML5(last_response.body)
-      answer.css("g[data-layer] > g").each { |group| assert_equal group.to_html, page.at_css("#drawing ##{group['id']}").to_html, line }
+      groups = [answer, later].flat_map { |part| part.css("g[data-layer] > g").to_a }.to_h { |group| [group["id"], group.to_html] }
+      groups.each { |id, html| assert_equal html, page.at_css("#drawing ##{id}").to_html, line }
       answer.at_css("[data-gone]")["data-gone"].split.each { |id| assert_nil page.at_css("##{id}"), line }
     end
   end
@@ -64,17 +67,17 @@ class PagesTest < Minitest::Test
   end
 
   def test_things_are_pinned_taken_off_and_deleted
-    act("pins/#{id_of('fw-01')}", pinned: "yes")
+    act("pinned", chosen: id_of("fw-01"), pinned: "yes")
     assert model_of(@project).placement(@sheet.id, id_of("fw-01")).pinned
     before = model_of(@project).placement(@sheet.id, id_of("fw-01")).box
     act("moves", moves: JSON.generate([[id_of("fw-01"), 30, 40]]))
     act("tidy")
     after = model_of(@project).placement(@sheet.id, id_of("fw-01")).box
     assert_equal [before.x + 30, before.y + 40], [after.x, after.y]
-    act("taken-off/#{id_of('pe-01')}")
+    act("taken-off", chosen: id_of("pe-01"))
     refute model_of(@project).shown?(@sheet.id, id_of("pe-01"))
     id = id_of("historian")
-    act("removed/#{id}")
+    act("removed", chosen: id)
     assert_empty model_of(@project).named("historian")
   end
 

@@ -144,7 +144,7 @@ class RequestsTest < Minitest::Test
     Store::Desk.clear
     ActiveRecord::Base.connection_pool.disconnect!
     broken = ->(*) { raise ActiveRecord::ConnectionNotEstablished, "gone" }
-    Store::Project.stub(:where, broken) { get @path }
+    Store::Project.stub(:version, broken) { get @path }
     refused(/database cannot be reached/, 503)
   end
 end

@@ -1,18 +1,42 @@
 import { View } from "./view.js";
 import { Pieces } from "./pieces.js";
 import { Selection } from "./selection.js";
+import { Guides } from "./guides.js";
 import { Drag } from "./drag.js";
+import { Band } from "./band.js";
+import { Place } from "./place.js";
+import { InPlace } from "./inplace.js";
+import { Connect } from "./connect.js";
+import { Handles } from "./handles.js";
+import { Clipboard } from "./clipboard.js";
+import { Overview } from "./overview.js";
+import { Travel } from "./travel.js";
 import { StatementLine } from "./statement_line.js";
 import { Keys } from "./keys.js";
+import { Act } from "./act.js";
 import { closeBandsOutside } from "./rail.js";
 
 const page = document.getElementById("sheet-page");
 closeBandsOutside();
 if (page) {
+  const act = new Act(page.dataset.sheet);
   const view = document.getElementById("viewport") ? new View() : null;
-  const selection = new Selection(page.dataset.sheet, view);
+  const selection = new Selection(act, view);
   const line = new StatementLine();
+  const parts = { view, selection, line, act };
   new Pieces(view, selection);
-  if (view) new Drag(view, selection);
-  new Keys(view, selection, line);
+  if (view) {
+    // In this order: each looks at a press of the pointer before the next does.
+    new Band(view, selection);
+    parts.connect = new Connect(view, selection, act, line);
+    parts.handles = new Handles(view, selection, act);
+    new Drag(view, selection, new Guides(view), act);
+    parts.inplace = new InPlace(view, selection, act);
+    parts.place = new Place(view, selection, act, parts.inplace, line);
+    parts.inplace.cancelled = () => parts.place.disarm();
+    parts.travel = new Travel(view, selection);
+    new Overview(view);
+  }
+  new Clipboard(selection, act);
+  new Keys(parts);
 }

@@ -1,64 +1,105 @@
-const THRESHOLD = 3;
+import { box, lines, ends, route, path, dragStart, dragEnd, svg } from "./geometry.js";
+import { swallowClick } from "./pointer.js";
 
-// Dragging a thing to another place. What moves is lifted into a layer of its own; its lines
-// pale until the answer brings their new ways.
+const THRESHOLD = 3;
+const MOST_LINES = 300;
+
+// Dragging things to another place. What moves is lifted into a layer of its own, and its
+// lines are drawn along until the answer brings their new ways.
 export class Drag {
-  constructor(view, selection) {
+  constructor(view, selection, guides, act) {
     this.view = view;
     this.selection = selection;
+    this.guides = guides;
+    this.act = act;
     this.lifted = document.getElementById("lifted");
-    this.form = document.getElementById("moves");
     view.viewport.addEventListener("pointerdown", (event) => this.start(event));
-    this.form.addEventListener("htmx:finally:request", () => this.settle());
   }
 
   start(event) {
-    const group = event.button === 0 && event.target.closest("#layer-things > g");
-    if (!group) return;
+    const group = event.button === 0 && !event.shiftKey && !event.target.closest(".handle") && event.target.closest("#layer-things > g, #layer-boundaries > g");
+    if (!group || this.view.busy || document.body.classList.contains("at-edge")) return;
     const from = { x: event.clientX, y: event.clientY };
-    const move = (moved) => this.move(group, moved.clientX - from.x, moved.clientY - from.y);
+    const groups = this.selection.ids.has(group.dataset.element) ? this.selection.groups() : [group];
+    const move = (moved) => this.move(groups, moved.clientX - from.x, moved.clientY - from.y, moved.altKey);
     const end = (ended) => {
       window.removeEventListener("pointermove", move);
       window.removeEventListener("pointerup", end);
       window.removeEventListener("pointercancel", end);
-      this.end(group, ended.clientX - from.x, ended.clientY - from.y, ended.type === "pointercancel");
+      this.end(groups, ended.type === "pointercancel");
     };
     window.addEventListener("pointermove", move);
     window.addEventListener("pointerup", end);
     window.addEventListener("pointercancel", end);
   }
 
-  move(group, dx, dy) {
-    if (!this.moving && Math.hypot(dx, dy) < THRESHOLD) return;
-    if (!this.moving) {
-      this.moving = true;
-      this.view.touched = true;
-      document.body.classList.add("dragging");
-      this.lifted.append(group);
-    }
-    group.style.transform = `translate(${dx / this.view.scale}px, ${dy / this.view.scale}px)`;
+  move(groups, x, y, free) {
+    if (!this.moving && Math.hypot(x, y) < THRESHOLD) return;
+    if (!this.moving) this.lift(groups);
+    let [dx, dy] = [x / this.view.scale, y / this.view.scale];
+    if (free) this.guides.end();
+    else [dx, dy] = this.guides.snap(dx, dy);
+    this.by = [dx, dy];
+    this.moved.forEach((group) => { group.style.transform = `translate(${dx}px, ${dy}px)`; });
+    this.follow(dx, dy);
   }
 
-  end(group, dx, dy, cancelled) {
+  lift(groups) {
+    this.moving = true;
+    this.view.touched = true;
+    document.body.classList.add("dragging");
+    const inside = groups.flatMap((group) => this.contents(group));
+    this.moved = [...new Set([...groups, ...inside])];
+    this.guides.begin(this.moved.map(box));
+    const ids = new Set(this.moved.map((group) => group.dataset.element));
+    this.lines = lines().filter((line) => ends(line).some((id) => ids.has(id))).slice(0, MOST_LINES).map((line) => {
+      const along = svg("path", { class: "along" });
+      line.classList.add("left");
+      return { along, line, points: route(line), moves: ends(line).map((id) => ids.has(id)) };
+    });
+    this.home = this.moved.map((group) => group.parentNode);
+    this.lifted.append(...this.moved, ...this.lines.map((one) => one.along));
+  }
+
+  // What stands in a boundary goes with it.
+  contents(group) {
+    if (group.parentNode?.id !== "layer-boundaries") return [];
+    const inner = [...document.querySelectorAll(`#drawing g[data-in="${CSS.escape(group.dataset.element)}"]`)];
+    return inner.flatMap((one) => [one, ...this.contents(one)]);
+  }
+
+  follow(dx, dy) {
+    this.lines.forEach(({ along, points, moves: [first, last] }) => {
+      let way = points;
+      if (first && last) way = points.map(([x, y]) => [x + dx, y + dy]);
+      else if (first) way = dragStart(points, dx, dy);
+      else way = dragEnd(points, dx, dy);
+      along.setAttribute("d", path(way));
+    });
+  }
+
+  end(groups, cancelled) {
     if (!this.moving) return;
     this.moving = false;
+    this.guides.end();
     document.body.classList.remove("dragging");
-    window.addEventListener("click", (event) => event.stopPropagation(), { capture: true, once: true });
-    setTimeout(() => this.selection.choose(group.dataset.element));
+    swallowClick();
+    const ids = groups.map((group) => group.dataset.element);
+    setTimeout(() => { if (ids.some((id) => !this.selection.ids.has(id))) this.selection.set(ids); });
     if (cancelled) return this.settle();
-    this.send([[group.dataset.element, dx / this.view.scale, dy / this.view.scale]]);
-  }
-
-  send(moves) {
-    document.getElementById("moves-value").value = JSON.stringify(moves);
-    this.form.requestSubmit();
+    const [dx, dy] = this.by;
+    this.act.post("moves", { moves: JSON.stringify(ids.map((id) => [id, dx, dy])), dropped: "yes" }).finally(() => this.settle());
   }
 
   // What the answer did not replace goes back to where it stood.
   settle() {
-    setTimeout(() => [...this.lifted.children].forEach((group) => {
-      group.style.transform = "";
-      document.getElementById("layer-things").append(group);
-    }));
+    setTimeout(() => {
+      this.moved.forEach((group, index) => {
+        group.style.transform = "";
+        if (group.parentNode === this.lifted) this.home[index].append(group);
+      });
+      this.lifted.querySelectorAll(".along").forEach((along) => along.remove());
+      document.querySelectorAll("#layer-lines > .left").forEach((line) => line.classList.remove("left"));
+    });
   }
 }

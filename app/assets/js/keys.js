@@ -1,45 +1,89 @@
+import { DIRECTIONS } from "./geometry.js";
+
 const STEP = 8;
 const PAN = 60;
+const SIDES = { ArrowLeft: "left", ArrowRight: "right", ArrowUp: "top", ArrowDown: "bottom" };
 
 // Keys that work everywhere on the page, except while somebody types.
 export class Keys {
-  constructor(view, selection, line) {
-    this.view = view;
-    this.selection = selection;
-    this.line = line;
+  constructor(parts) {
+    Object.assign(this, parts);
     this.dialog = document.getElementById("keys");
     document.addEventListener("keydown", (event) => this.pressed(event));
     document.getElementById("register-toggle").addEventListener("click", () => this.toggleRegister());
     document.getElementById("tabs").addEventListener("click", (event) => this.tab(event.target.closest("[data-kind]")));
     document.getElementById("tabs").addEventListener("keydown", (event) => this.walkTabs(event));
+    document.getElementById("statement").addEventListener("keydown", (event) => { if (event.key === "Escape") this.place?.disarm(); });
   }
 
   pressed(event) {
-    if (event.target.closest("input, select, textarea")) return;
+    if (event.target.closest("input, select, textarea, dialog, [contenteditable]") || event.defaultPrevented) return;
+    if (this.connect?.key(event)) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    if ((event.ctrlKey || event.metaKey) && (key === "z" || key === "y")) {
-      event.preventDefault();
-      return this.submit(key === "y" || event.shiftKey ? "redo" : "undo");
-    }
-    if (event.ctrlKey || event.metaKey || event.altKey) return;
-    const act = this.acts()[key];
-    if (act) { event.preventDefault(); return act(); }
-    if (key.startsWith("Arrow")) this.arrow(event);
+    if (DIRECTIONS[key]) return this.arrow(event, key);
+    if (event.target.closest("#table")) return;
+    const act = event.ctrlKey || event.metaKey ? this.withControl(event)[key] : !event.altKey && this.alone(event)[event.key === "?" ? "?" : key];
+    if (act) { event.preventDefault(); act(); }
   }
 
-  acts() {
+  withControl(event) {
+    return {
+      z: () => this.submit(event.shiftKey ? "redo" : "undo"),
+      y: () => this.submit("redo"),
+      a: () => this.selection.everything(),
+      d: () => this.onSelection("duplicated"),
+    };
+  }
+
+  alone(event) {
     return {
       "/": () => this.line.focus(),
       "1": () => this.follow(0),
       "2": () => this.toggleRegister(),
       "3": () => this.follow(1),
-      t: () => this.submit("tidy"),
+      t: () => (this.selection.ids.size > 1 ? this.act.post("tidy", { part: "yes" }) : this.submit("tidy")),
       f: () => this.view?.fit(),
       n: () => this.nextFinding(),
-      p: () => document.querySelector("#facts [hx-post*='/pins/']")?.click(),
+      p: () => this.pin(),
+      d: () => this.onSelection("duplicated"),
+      l: () => this.connect?.begin(),
+      a: () => this.selection.alike(),
+      c: () => this.selection.joined(),
+      "+": () => this.view?.in(),
+      "-": () => this.view?.out(),
+      Enter: () => this.enter(event),
+      Delete: () => this.remove(event.shiftKey),
+      Backspace: () => this.remove(event.shiftKey),
       "?": () => this.dialog.showModal(),
-      Escape: () => { this.selection.light([], true); this.selection.choose(""); },
+      Escape: () => this.escape(),
     };
+  }
+
+  onSelection(path, values = {}) {
+    if (this.selection.any) this.act.post(path, values);
+    else this.act.say("Select something first", "refusal");
+  }
+
+  pin() {
+    const free = this.selection.groups().some((group) => !group.dataset.pinned);
+    this.onSelection("pinned", { pinned: free ? "yes" : "no" });
+  }
+
+  enter(event) {
+    if (event.target.closest("button, a, summary, [tabindex='0']:not(#viewport)")) return event.target.click();
+    if (this.selection.id) this.inplace?.open(this.selection.id);
+  }
+
+  // Things leave the sheet; a line, or with Shift anything, leaves the model.
+  remove(deep) {
+    this.onSelection(deep || this.selection.groups().length === 0 ? "removed" : "taken-off");
+  }
+
+  escape() {
+    if (this.place?.disarm()) return;
+    this.selection.light([], true);
+    this.selection.choose("");
+    this.act.quiet();
   }
 
   submit(id) { document.getElementById(id).requestSubmit(); }
@@ -73,12 +117,16 @@ export class Keys {
     next.click();
   }
 
-  arrow(event) {
-    if (!this.view || event.target.closest("#tabs, #table, .reading")) return;
-    const [dx, dy] = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[event.key];
+  // Alone they move what is selected, or the view; with Alt they travel; with Ctrl they put
+  // what is selected in line, and with Shift beside it at even gaps.
+  arrow(event, key) {
+    if (!this.view || event.target.closest("#tabs, #table, .reading, #overview")) return;
     event.preventDefault();
-    if (!this.selection.group()) return this.view.pan(-dx * PAN, -dy * PAN);
-    document.getElementById("moves-value").value = JSON.stringify([[this.selection.id, dx * STEP, dy * STEP]]);
-    this.submit("moves");
+    const [dx, dy] = DIRECTIONS[key];
+    if (event.altKey) return this.travel.go([dx, dy]);
+    if (event.ctrlKey || event.metaKey) return this.onSelection("arranged", { how: event.shiftKey ? (dx ? "across" : "down") : SIDES[key] });
+    if (this.selection.groups().length === 0) return this.view.pan(-dx * PAN, -dy * PAN);
+    const step = event.shiftKey ? 1 : STEP;
+    this.act.post("moves", { moves: JSON.stringify(this.selection.groups().map((group) => [group.dataset.element, dx * step, dy * step])) });
   }
 }

@@ -1,3 +1,5 @@
+const MOST_GLIDING = 600;
+
 // Puts the pieces of an answer into the drawing and the register: groups and rows replace
 // those of the same id, new ones join their layer or table.
 export class Pieces {
@@ -15,12 +17,17 @@ export class Pieces {
     if (document.getElementById("drawing")) this.draw(answer);
     else if (document.getElementById("reading")) window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
     this.fillTable(answer);
+    const gone = answer.dataset.gone.split(" ").filter(Boolean);
+    this.selection.prune(gone.filter((id) => id.startsWith("r")).map((id) => id.slice(1)));
     answer.dataset.gone.split(" ").filter(Boolean).forEach((id) => document.getElementById(id)?.remove());
+    if (answer.dataset.fresh) this.selection.set(answer.dataset.fresh.split(" "));
     this.selection.mark();
+    document.dispatchEvent(new CustomEvent("basalt:drawn"));
   }
 
   draw(answer) {
     const whole = answer.dataset.whole === "true";
+    const before = whole ? this.places() : null;
     answer.querySelectorAll("g[data-layer]").forEach((pieces) => {
       const layer = document.getElementById(`layer-${pieces.dataset.layer}`);
       if (whole) layer.replaceChildren(...pieces.children);
@@ -32,8 +39,24 @@ export class Pieces {
       this.view.paper.dataset.frame = answer.dataset.frame;
       if (whole || !this.view.touched) this.view.fit();
     }
+    if (before) this.glide(before);
     const teach = document.getElementById("teach");
     if (teach) teach.hidden = document.querySelectorAll("#layer-things > g").length > 0;
+  }
+
+  places() { return new Map([...document.querySelectorAll("#layer-things > g[data-box]")].map((group) => [group.dataset.element, group.dataset.box])); }
+
+  // What a tidying moved glides there, so that the eye can follow.
+  glide(before) {
+    if (before.size > MOST_GLIDING || window.matchMedia("(prefers-reduced-motion: reduce)").matches) return;
+    document.querySelectorAll("#layer-things > g[data-box]").forEach((group) => {
+      const was = before.get(group.dataset.element);
+      if (!was || was === group.dataset.box) return;
+      const [x, y] = was.split(" ").map(Number);
+      const [nx, ny] = group.dataset.box.split(" ").map(Number);
+      group.animate([{ transform: `translate(${x - nx}px, ${y - ny}px)` }, { transform: "none" }], { duration: 320, easing: "ease-in-out" });
+    });
+    document.querySelectorAll("#layer-lines, #layer-labels").forEach((layer) => layer.animate([{ opacity: 0 }, { opacity: 0, offset: 0.7 }, { opacity: 1 }], { duration: 450 }));
   }
 
   // A thing that is new is brought into sight.

@@ -11,7 +11,6 @@ export class StatementLine {
     this.completion.addEventListener("pointerdown", (event) => this.pick(event));
     new MutationObserver(() => this.offered()).observe(this.completion, { childList: true, subtree: true });
     this.form.addEventListener("htmx:after:request", (event) => this.answered(event));
-    document.querySelectorAll("[data-noun]").forEach((chip) => chip.addEventListener("click", () => this.begin(`${chip.dataset.noun} `)));
     document.querySelectorAll("[data-say]").forEach((example) => example.addEventListener("click", () => this.begin(example.dataset.say)));
   }
 
@@ -20,8 +19,15 @@ export class StatementLine {
   options() { return this.current() ? [...this.completion.querySelectorAll("[role=option]")] : []; }
   focus() { this.input.focus(); this.input.select(); }
 
-  begin(words) {
+  clear() {
+    this.input.value = "";
+    document.getElementById("hint").replaceChildren();
+    this.close();
+  }
+
+  begin(words, focus = true) {
     this.input.value = words;
+    if (!focus) return this.close();
     this.input.focus();
     this.input.dispatchEvent(new Event("input", { bubbles: true }));
   }
@@ -74,7 +80,7 @@ export class StatementLine {
   letter(event) {
     if (this.input.value !== "/" || event.key.length !== 1) return;
     const chip = [...document.querySelectorAll("[data-noun]")].find((one) => one.querySelector("kbd").textContent === event.key);
-    if (chip) { event.preventDefault(); this.begin(`${chip.dataset.noun} `); }
+    if (chip) { event.preventDefault(); chip.click(); }
   }
 
   step(options, by) {
@@ -108,8 +114,6 @@ export class StatementLine {
     if (event.target !== this.form) return;
     const status = event.detail?.ctx?.response?.raw?.status ?? event.detail?.ctx?.response?.status;
     if (status !== 200) return;
-    this.input.value = "";
-    document.getElementById("hint").replaceChildren();
-    this.close();
+    this.clear();
   }
 }

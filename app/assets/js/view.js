@@ -23,13 +23,31 @@ export class View {
   // The wheel zooms and a drag of the paper pans; a drag of a thing is not the view's.
   concerns(event) {
     if (event.type === "wheel") return true;
-    return event.button === 0 && !event.target.closest(".things");
+    return event.button === 0 && !event.shiftKey && !event.target.closest(".things, .boundaries, .handle");
   }
+
+  // Where a pointer is, in px of the sheet.
+  at(event) {
+    const port = this.viewport.getBoundingClientRect();
+    const { x, y, k } = this.transform;
+    return { x: (event.clientX - port.left - x) / k, y: (event.clientY - port.top - y) / k };
+  }
+
+  middle() {
+    const port = this.viewport.getBoundingClientRect();
+    return this.at({ clientX: port.left + port.width / 2, clientY: port.top + port.height / 2 });
+  }
+
+  centre(x, y) { select(this.viewport).call(this.zoom.translateTo, x, y); }
+
+  // Tells something to those who hear the page.
+  say(words) { document.getElementById("spoken").textContent = words; }
 
   show(transform) {
     this.scale = transform.k;
     this.transform = transform;
     this.touched = this.touched || Boolean(this.settled);
+    this.onShow?.();
     this.paper.style.transform = `translate(${transform.x}px, ${transform.y}px) scale(${transform.k})`;
   }
 

@@ -10,6 +10,7 @@ module Basalt
         Model::Kind.new(name: "entity", plural: "entities", nouns: { "entity" => {} }),
         Model::Kind.new(name: "attribute", plural: "attributes", owner: "entity", fields: [flag("key"), flag("required"), flag("many")]),
         Model::Kind.new(name: "relationship", plural: "relationships", named: true, ends: { "one" => ["entity"], "other" => ["entity"] },
+                        default_names: { "relationship" => "relates to" }, brief: ["back"],
                         fields: [Model::Field.new(name: "back", type: :text, label: "verb of the other direction")])
       ].freeze
     end

@@ -19,16 +19,27 @@ module Basalt
 
       def ground = @ground ||= Ground.new(draft.base, sheet_id)
 
-      # Lays the whole sheet out afresh; what is pinned or not drawn stays as it is.
-      def tidy
+      # Lays the sheet, or a part of it, out afresh; what is pinned or not drawn stays as it is.
+      #
+      # @param only [Array<String>, nil] ids of the things to lay out; nil for all
+      def tidy(only: nil)
         @ground = nil
-        laid = writing.tidy(draft, sheet_id)
+        laid = only ? Part.new(draft, sheet_id, only).laid : writing.tidy(draft, sheet_id)
         laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
         @ground = Ground.new(draft, sheet_id)
         lines = writing.lines_on(draft, sheet_id)
+        lines = lines.select { |line| line.targets.any? { |id| laid.key?(id) } } if only
         lines.each { |line| draw_through(line, laid.dig(line.id, :route, "points") || []) }
         lines.each { |line| finish(line, laid.dig(line.id, :route)) }
         draft
+      end
+
+      # Gives a line the way that somebody drew, and keeps it.
+      def keep(line_id, points)
+        line = draft.element(line_id)
+        ground.remove(line_id)
+        arrange(line_id, { route: { "points" => points, "labels" => {}, "kept" => true } })
+        take_route(line, points)
       end
 
       # After changes in the draft: places what is new, routes what is new or was disturbed,
@@ -48,7 +59,7 @@ module Basalt
       # Placements of things that have no place yet.
       def fresh
         draft.placements.differences.filter_map { |_, _, after| after }
-             .select { |p| p.sheet_id == sheet_id && p.x.nil? && p.route.nil? && !draft.element(p.element_id).relation? }
+             .select { |p| p.sheet_id == sheet_id && p.box.nil? && p.route.nil? && !draft.element(p.element_id).relation? }
       end
 
       def arrange(element_id, to)
@@ -58,7 +69,7 @@ module Basalt
 
       # Takes the route that the layout gave, or finds one where an end did not go where the layout wanted it.
       def finish(line, route)
-        if route && ends_kept?(line)
+        if route && ends_kept?(line) && !placement(line.id)&.kept?
           take_route(line, route["points"])
         else
           route(line)
@@ -69,7 +80,8 @@ module Basalt
 
       def take_route(line, points)
         labels = ground.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1))
-        arrange(line.id, { route: { "points" => points, "labels" => labels } })
+        kept = placement(line.id)&.kept? ? { "kept" => true } : {}
+        arrange(line.id, { route: { "points" => points, "labels" => labels, **kept } })
         draw_through(line, points)
       end
 
@@ -84,9 +96,35 @@ module Basalt
         from, to = line.targets.values_at(0, -1)
         return take_route(line, loop_at(from)) if from == to
 
+        before = followed(line)
+        return take_route(line, before) if before && placement(line.id).kept?
+
         terminals = [from, to].map { |id| writing.terminal(draft, draft.element(id), placement(id)) }
-        points = Layout::Router.new(ground.things, ground.lines).route(*terminals, [from, to, line.id])
+        points = Layout::Router.new(ground.things, ground.lines).route(*terminals, [from, to, line.id], before:)
         take_route(line, points) if points
+      end
+
+      # The way a line had, with its ends moved as far as what they join was.
+      def followed(line)
+        was = draft.base.placement(sheet_id, line.id)&.route
+        was &&= placement(line.id)&.route
+        return unless was && draft.base.element(line.id)&.targets == line.targets
+
+        from, to = line.targets.values_at(0, -1).map { |id| shift(id) }
+        return unless from && to
+
+        Layout::Polyline.drag_start(Layout::Polyline.drag_start(was["points"], *from).reverse, *to).reverse
+      end
+
+      # How far a thing has come from where it stood; a new size is no way to follow.
+      def shift(id)
+        before = draft.base.placement(sheet_id, id)&.box
+        after = placement(id)&.box
+        return unless before && after
+        return [0, after.y - before.y] unless writing.fits?(draft.element(id))
+        return unless [before.w, before.h] == [after.w, after.h]
+
+        [after.x - before.x, after.y - before.y]
       end
 
       def loop_at(id)
@@ -144,7 +182,7 @@ module Basalt
       def settle(placed)
         thing = draft.element(placed.element_id)
         w, h = writing.size(draft, thing)
-        x, y = spot(thing, w, h)
+        x, y = placed.x ? [placed.x, placed.y] : spot(thing, w, h)
         Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)
         ground.add(draft, placement(thing.id))
       end
@@ -186,9 +224,15 @@ module Basalt
       # A line whose ends stand still keeps its route when only what it says has changed.
       def needs_route?(line)
         placed = placement(line.id)
-        return true if placed.nil? || placed.route.nil? || moved?(line)
+        return true if placed.nil? || placed.route.nil? || moved?(line) || rejoined?(line)
+        return false if placed.kept?
 
         Layout::Polyline.boxes(placed.route["points"]).any? { |box| !ground.things.free?(box) { |id| line.targets.include?(id) } }
+      end
+
+      def rejoined?(line)
+        before = draft.base.element(line.id)
+        before && before.targets != line.targets
       end
 
       def moved?(line)

@@ -29,6 +29,9 @@ module Basalt
 
       # @return [Hash{String => Integer}] how many of each kind
       def counts = @counts.select { |_, count| count.positive? }
+
+      # @return [Array<String>] names of the emphases that occur, in order
+      def emphases = @tally.filter_map { |mark, count| mark[1] if mark.is_a?(Array) && mark[0] == :emphasis && count.positive? }.sort
       def mark?(mark) = @tally[mark].positive?
       def empty? = @kinds.empty?
       def size = @kinds.length
@@ -58,9 +61,14 @@ module Basalt
 
         @kinds[id] = element.kind
         @counts[element.kind] += 1
-        @marks[id] = writing.marks(set, element).each { |mark| @tally[mark] += 1 }
+        @marks[id] = (writing.marks(set, element) + emphasis(set, id)).each { |mark| @tally[mark] += 1 }
         @spans[id] = span(set, element, writing)
         @spans.delete(id) unless @spans[id]
+      end
+
+      def emphasis(set, id)
+        name = set.placement(@sheet_id, id)&.shape&.fetch("emphasis", nil)
+        name ? [[:emphasis, name]] : []
       end
 
       def remove(id)

@@ -40,7 +40,11 @@ module Basalt
 
       private
 
-      def entries = @entries ||= @scene.writing.legend.select { |_, _, _, mark| @scene.contents.mark?(mark) }
+      def entries
+        @entries ||= @scene.writing.legend.select { |_, _, _, mark| @scene.contents.mark?(mark) } +
+                     @scene.emphases.each_with_index.map { |name, index| [Pens.fit(name, :legend, 160), :hatch, index, nil] }
+      end
+
       def legend_width = entries.empty? ? 0 : (entries.length / ROWS.to_f).ceil * column
       def column = @column ||= [entries.map { |words, *| Pens.width(words, :legend) }.max.to_i + SAMPLE + 34, COLUMN].max
 
@@ -75,6 +79,7 @@ module Basalt
 
       def draw_sample(type, sample, x, y)
         case type
+        when :hatch then Hatch.shapes(Layout::Box.new(x: x + 4, y: y - 5, w: SAMPLE - 8, h: 10), sample)
         when :pen then [Shapes.polyline([[x, y], [x + SAMPLE, y]], sample)]
         when :box then [Shapes.rect(x + 4, y - 7, SAMPLE - 8, 14, sample)]
         when :seam then [Shapes.fill("M#{x + 14} #{y - 7}H#{x + 18}V#{y + 7}H#{x + 14}Z", Pens::SEAMS.fetch(sample))]

@@ -57,7 +57,7 @@ module Basalt
       private
 
       def add_thing(set, thing, placement)
-        return unless placement.x
+        return unless placement.box
 
         set.sheets[sheet_id].writing.obstacles(set, thing, placement).each { |box| things.add(thing.id, box) }
         stretch(placement)
@@ -80,10 +80,19 @@ module Basalt
 
       # Where no other line runs, if there is such a place; never on a thing.
       def place_label(line_id, label, points, ends, alone)
-        candidates = candidates(label, points, ends, alone)
-        boxes = candidates.lazy.map { |place| [place, Layout::Box.at(*place, label.width, label.height)] }
-        (boxes.find { |_, box| things.free?(box) && labels.free?(box) && lines.free?(box) { |id| id == line_id } } ||
-          boxes.find { |_, box| things.free?(box) && labels.free?(box) } || boxes.find { |_, box| things.free?(box) })&.first
+        second = third = nil
+        width = label.width
+        candidates(label, points, ends, alone).each do |place|
+          box = Layout::Box.at(*place, width, label.height)
+          next unless things.free?(box)
+
+          third ||= place
+          next unless labels.free?(box)
+          return place if lines.free?(box) { |id| id == line_id }
+
+          second ||= place
+        end
+        second || third
       end
 
       def candidates(label, points, ends, alone)

@@ -4,8 +4,13 @@ module Basalt
   module Drawing
     # A group of shapes that stands for one thing, line or label and is drawn, replaced and
     # pointed at as one. +layer+ is one of Scene::LAYERS.
-    Item = Value.of(:id, :layer, :element_id, :type, :title, :shapes) do
-      def hash = [id, layer, title, shapes].hash
+    # +data+ tells programs what the drawing is of: the box of a thing, the ends of a line.
+    Item = Value.of(:id, :layer, :element_id, :type, :title, :shapes, :data) do
+      def initialize(data: {}, **rest)
+        super(data:, **rest)
+      end
+
+      def hash = [id, layer, title, shapes, data].hash
     end
   end
 end

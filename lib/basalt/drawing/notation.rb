@@ -29,6 +29,13 @@ module Basalt
         set.relations_on(sheet_id).select { |relation| lines.include?(relation.kind) }
       end
 
+      # @return [Array(Array<Model::Element>, Array<Model::Element>)] things to lay out, and the lines among them
+      def part(set, sheet_id, only)
+        things = set.things_on(sheet_id).select { |thing| draws?(thing) && (only.nil? || only.include?(thing.id)) }
+        ids = things.to_set(&:id)
+        [things, lines_on(set, sheet_id).select { |line| line.targets.all? { |id| ids.include?(id) } }]
+      end
+
       # @return [Array(Numeric, Numeric)] width and height of a thing's symbol, px
       def size(_set, _thing) = raise(NotImplementedError)
 
@@ -47,6 +54,14 @@ module Basalt
 
       # @return [Boolean] whether a thing's symbol grows with what it says
       def fits?(_thing) = true
+
+      # @return [Boolean] whether somebody may give a thing a size
+      def sizable?(_thing) = false
+
+      # What a placement becomes when somebody gives it a size.
+      #
+      # @return [Hash, nil] nil where the size follows from the words
+      def sized(_set, _thing, _placement, _width, _height) = nil
 
       # @return [Array<Label>] the texts at a line
       def labels(_set, _line) = []
@@ -68,8 +83,9 @@ module Basalt
 
       # Lays the sheet out afresh.
       #
+      # @param only [Array<String>, nil] ids of the things to lay out; nil for all
       # @return [Hash{String => Hash}] for each element id what its placement becomes
-      def tidy(_set, _sheet_id) = raise(NotImplementedError)
+      def tidy(_set, _sheet_id, only: nil) = raise(NotImplementedError)
 
       # Places where a new thing could stand, best first.
       #

@@ -34,6 +34,8 @@ module Basalt
         planned_bus: { fill: "none", stroke: TIDE, "stroke-width" => 5, "stroke-dasharray" => "14 6" },
         glyph: { fill: "none", stroke: BASALT, "stroke-width" => 1.5, "stroke-linecap" => "round", "stroke-linejoin" => "round" },
         grip: { fill: "none", stroke: "#000000", "stroke-opacity" => 0, "stroke-width" => 12 },
+        hatch: { fill: "none", stroke: PEBBLE, "stroke-opacity" => 0.4, "stroke-width" => 0.75 },
+        emphasis: { fill: "none", stroke: PEBBLE, "stroke-width" => 0.75, "stroke-dasharray" => "1 3" },
         halo: { fill: PAPER }
       }.freeze
 

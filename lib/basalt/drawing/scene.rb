@@ -35,10 +35,10 @@ module Basalt
         element = set.element(placement.element_id)
         return [] unless element
         return line_items(element, placement) if element.relation?
-        return [] unless placement.x
+        return [] unless placement.box
 
         [Item.new(id: "t#{placement.id}", layer: :things, element_id: element.id, type: element.kind, title: "#{element.noun} #{element.name}",
-                  shapes: writing.thing_shapes(set, element, placement))]
+                  shapes: writing.thing_shapes(set, element, placement) + emphasis(placement), data: thing_data(element, placement))]
       end
 
       # @return [Layout::Box] around all that is drawn, without the frame
@@ -48,13 +48,27 @@ module Basalt
       # @return [Boolean] whether an error is about the element
       def wrong?(element_id) = @wrong.include?(element_id)
 
+      # @return [Array<String>] names of the emphases on the sheet, in order
+      def emphases = contents.emphases
+
       private
+
+      def thing_data(element, placement)
+        { box: Shapes.numbers(placement.x, placement.y, placement.w, placement.h), name: element.name, pinned: placement.pinned || nil,
+          sizable: writing.sizable?(element) || nil }.compact
+      end
+
+      def emphasis(placement)
+        name = placement.shape&.fetch("emphasis", nil)
+        name ? Hatch.shapes(placement.box, emphases.index(name) || 0) : []
+      end
 
       def line_items(line, placement)
         return [] unless placement.route && writing.lines.include?(line.kind) && set.drawn_between?(sheet.id, line)
 
         [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
-                  shapes: writing.line_shapes(set, line, placement.route["points"])),
+                  shapes: writing.line_shapes(set, line, placement.route["points"]),
+                  data: { ends: line.targets.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
          Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
                   shapes: writing.labels(set, line).flat_map { |label| label_shapes(label, placement.route["labels"], line) })]
       end

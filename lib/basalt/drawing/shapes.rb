@@ -21,6 +21,9 @@ module Basalt
         points.each_with_index.map { |(x, y), index| "#{index.zero? ? 'M' : 'L'}#{n x} #{n y}" }.join
       end
 
+      # @return [String] numbers with spaces between
+      def numbers(*all) = all.map { |number| n(number) }.join(" ")
+
       # Numbers with one decimal at most.
       def n(number)
         rounded = number.round(1)

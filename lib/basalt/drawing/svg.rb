@@ -16,7 +16,8 @@ module Basalt
       def group(item)
         title = item.title ? "<title>#{escape(item.title)}</title>" : ""
         element = item.element_id ? " data-element=\"#{escape(item.element_id)}\"" : ""
-        "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} k-#{escape(item.type.tr(' ', '-'))}\"#{element}>#{title}" \
+        data = item.data.map { |name, value| " data-#{name}=\"#{escape(value)}\"" }.join
+        "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} k-#{escape(item.type.tr(' ', '-'))}\"#{element}#{data}>#{title}" \
           "#{item.shapes.map { |shape| shape(shape) }.join}</g>"
       end
 

@@ -20,6 +20,33 @@ module Basalt
         (one[0] == two[0] && two[0] == three[0]) || (one[1] == two[1] && two[1] == three[1])
       end
 
+      # The line with its first point moved so far, its first bend going along as far as it must.
+      #
+      # @param points [Array] at least two
+      # @return [Array]
+      def drag_start(points, dx, dy)
+        start = [points[0][0] + dx, points[0][1] + dy]
+        return with_corner(start, points[1], upright?(points[0], points[1])) if points.length == 2
+
+        bend = upright?(points[0], points[1]) ? [start[0], points[1][1]] : [points[1][0], start[1]]
+        simplify([start, bend, *points.drop(2)])
+      end
+
+      def upright?(one, other) = one[0] == other[0]
+
+      # A straight run between two points that are no longer in line gets a step in its middle.
+      def with_corner(one, other, upright)
+        return [one, other] if one[0] == other[0] || one[1] == other[1]
+
+        if upright
+          middle = ((one[1] + other[1]) / 2.0).round
+          [one, [one[0], middle], [other[0], middle], other]
+        else
+          middle = ((one[0] + other[0]) / 2.0).round
+          [one, [middle, one[1]], [middle, other[1]], other]
+        end
+      end
+
       # @return [Array<Box>] one for each segment
       def boxes(points) = points.each_cons(2).map { |one, other| Box.along(one, other) }
 

@@ -11,6 +11,8 @@ module Basalt
       STUB = 14
       PAIRS = 40
       LIKELY = 10
+      DOORS = 9
+      ASIDE = 120
 
       # @param boxes [Index] what no line may pass through
       # @param lines [Index] segments of other lines, which it should not lie on
@@ -22,24 +24,34 @@ module Basalt
       # @param from [#doors, #middle]
       # @param to [#doors, #middle]
       # @param own [Array] ids in the indexes of the two ends and of the line itself
+      # @param before [Array, nil] the way it had, its ends moved along: good enough where nothing is in its way
       # @return [Array<Array(Numeric, Numeric)>] points
-      def route(from, to, own)
+      def route(from, to, own, before: nil)
         pairs = pairs(from, to)
         likely, others = pairs.first(LIKELY), pairs.drop(LIKELY)
-        plain(likely, own) || plain(others, own) || Maze.new(@boxes, @lines, own).path(pairs) || direct(pairs)
+        plain(likely, own) || plain(others, own) || usable(before, own) || Maze.new(@boxes, @lines, own).path(pairs) || direct(pairs)
       end
 
       private
+
+      def usable(points, own) = points && clear?(points, own) ? points : nil
 
       def plain(pairs, own)
         best(pairs.flat_map { |a, b| Elbows.between(a, b, STUB) }, own)
       end
 
       def pairs(from, to)
-        starts = from.doors(to.middle)
-        starts.flat_map { |door| to.doors(door[0]).map { |other| [door, other] } }
-              .sort_by { |(p, d), (q, e)| span(p, q) + (facing?(p, d, q) ? 0 : 60) + (facing?(q, e, p) ? 0 : 60) }
-              .first(PAIRS)
+        nearest(from.doors(to.middle), to.middle, DOORS).flat_map { |door| nearest(to.doors(door[0]), door[0], DOORS).map { |other| [door, other] } }
+                                                        .min_by(PAIRS) { |one, other| away(one, other[0]) + away(other, one[0]) }
+      end
+
+      def nearest(doors, point, count)
+        doors.length > count ? doors.min_by(count) { |door| away(door, point) } : doors
+      end
+
+      # How far a point is from a door, and more where the door looks away from it.
+      def away((place, direction), point)
+        span(place, point) + (facing?(place, direction, point) ? 0 : ASIDE)
       end
 
       def span(one, other) = (one[0] - other[0]).abs + (one[1] - other[1]).abs

@@ -4,13 +4,16 @@ module Basalt
   module Model
     # An occurrence of an element on a sheet. Things have a box (+x+, +y+, +w+, +h+, in
     # px of the sheet); lines have a +route+ (+points+ and +labels+). A nil +x+ is not
-    # arranged yet. +shape+ holds what a symbol needs beyond its box.
+    # arranged yet; with a place and no size it waits to be measured. +shape+ holds what a symbol needs beyond its box.
     Placement = Value.of(:id, :sheet_id, :element_id, :x, :y, :w, :h, :pinned, :shape, :route, :ordinal) do
       def initialize(pinned: false, **rest)
         super(pinned:, **rest)
       end
 
-      def box = x && Layout::Box.new(x:, y:, w:, h:)
+      def box = x && w && Layout::Box.new(x:, y:, w:, h:)
+
+      # @return [Boolean] whether somebody drew the line's way by hand
+      def kept? = route ? route["kept"] == true : false
     end
   end
 end

@@ -21,6 +21,11 @@ module Basalt
         end,
         Form.new("rename <thing:thing> to <name:name>") { |context, said| context.set(said[:thing].id, "name", said[:name]) },
         Form.new("<thing:thing> is assumed") { |context, said| context.set(said[:thing].id, "assumed", true) },
+        Form.new("<thing:thing> is emphasised as <emphasis:name>") do |context, said|
+          raise Mistake, "only on a sheet something can be emphasised" unless context.sheet_id
+
+          context.draft.apply(Change::Emphasise.new(sheet_id: context.sheet_id, element_id: said[:thing].id, name: said[:emphasis]))
+        end,
         Form.new("<thing:thing> is confirmed") { |context, said| context.set(said[:thing].id, "assumed", nil) }
       ].freeze
 

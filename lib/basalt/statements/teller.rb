@@ -34,6 +34,7 @@ module Basalt
         things = set.things_on(sheet_id)
         told = things.map { |thing| [thing.id, declaration(thing)] }
         told += set.relations_on(sheet_id).map { |relation| [relation.id, tell(relation)] }
+        told += things.map { |thing| [thing.id, emphasis(sheet_id, thing)] }
         told.reject { |_, lines| lines.empty? }
       end
 
@@ -103,6 +104,11 @@ module Basalt
 
       def joined(qualities)
         qualities.each_with_index.flat_map { |parts, index| index.zero? ? parts : [:comma, *parts] }
+      end
+
+      def emphasis(sheet_id, thing)
+        found = set.placement(sheet_id, thing.id)&.shape&.fetch("emphasis", nil)
+        found ? [say(thing(thing.id), "is emphasised as", name(found))] : []
       end
 
       def details(thing)

@@ -9,11 +9,10 @@ module Basalt
         LOOP = 40
         STRIP = 36
 
-        def initialize(notation, set, sheet_id)
+        def initialize(notation, set, sheet_id, only: nil)
           @notation = notation
           @set = set
-          @entities = set.things_on(sheet_id)
-          @lines = notation.lines_on(set, sheet_id)
+          @entities, @lines = notation.part(set, sheet_id, only)
         end
 
         # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)

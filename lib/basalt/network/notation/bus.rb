@@ -67,6 +67,14 @@ module Basalt
           { bus.element_id => { x: left, w: right - left } }
         end
 
+        # @return [Array<Numeric>] widths that the lines ending at the bus ask for
+        def needed(set, bus)
+          set.relations_of(bus.element_id, "attachment").filter_map do |attachment|
+            point = set.placement(bus.sheet_id, attachment.id)&.route&.fetch("points")&.last
+            point && (point[0] - bus.x + 12)
+          end + [label_width(set.element(bus.element_id))]
+        end
+
         # A thing at the height of the bus is reached by a bend and not by a longer bus.
         def side?(thing, bus)
           rails(bus).any? { |_, _, y| y.between?(thing.y - 20, thing.y + thing.h + 20) }

@@ -36,6 +36,15 @@ module Basalt
         # A bus is as long as what stands on it needs.
         def fits?(thing) = thing.kind != "subnet"
 
+        def sizable?(_thing) = true
+
+        # A slab is at least as wide as its words and a bus as what stands on it.
+        def sized(set, thing, placement, width, _height)
+          return { w: [width, *Bus.needed(set, placement)].max } if thing.kind == "subnet"
+
+          { w: [width, size(set, thing)[0]].max }
+        end
+
         # The second line of a slab.
         def line(thing) = thing.noun == thing.name ? "outside" : thing.noun
 
@@ -58,7 +67,7 @@ module Basalt
 
         def legend = Legend::ENTRIES
         def marks(_set, element) = Legend.marks(self, element)
-        def tidy(set, sheet_id) = LogicalLayout.new(self, set, sheet_id).placements
+        def tidy(set, sheet_id, only: nil) = LogicalLayout.new(self, set, sheet_id, only:).placements
         def seam(thing) = SEAMS.fetch(thing["role"], :graphite)
 
         def completed(set, element, fact, text)

@@ -17,12 +17,12 @@ module Basalt
         # The hosts of a subnet in rows, each beneath a line of the bus.
         Block = Value.of(:w, :h, :rails, :lanes, :column, :columns, :hosts)
 
-        def initialize(notation, set, sheet_id)
+        def initialize(notation, set, sheet_id, only: nil)
           @notation = notation
           @set = set
-          @things = set.things_on(sheet_id).select { |thing| notation.draws?(thing) }
-          @lines = notation.lines_on(set, sheet_id).reject { |line| line.targets.uniq.one? }
-          @loops = notation.lines_on(set, sheet_id).select { |line| line.targets.uniq.one? }.to_set { |line| line.targets.first }
+          @things, all = notation.part(set, sheet_id, only)
+          loops, @lines = all.partition { |line| line.targets.uniq.one? }
+          @loops = loops.to_set { |line| line.targets.first }
           @lines_of = @lines.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |line, table| line.targets.uniq.each { |id| table[id] << line } }
         end
 

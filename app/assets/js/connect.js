@@ -1,0 +1,124 @@
+import { things, thing, box, path, svg, nearest, DIRECTIONS } from "./geometry.js";
+import { swallowClick } from "./pointer.js";
+
+const EDGE = 7;
+
+// Joining two things: a drag from the edge of one to the other, or the key and a pick.
+export class Connect {
+  constructor(view, selection, act, line) {
+    Object.assign(this, { view, selection, act, line });
+    this.paper = document.getElementById("guides");
+    view.viewport.addEventListener("pointermove", (event) => this.hover(event));
+    view.viewport.addEventListener("pointerdown", (event) => this.start(event), true);
+    view.viewport.addEventListener("click", (event) => this.pick(event), true);
+  }
+
+  // Near the edge of a thing the pointer says that a line can begin there.
+  hover(event) {
+    if (event.buttons) return;
+    document.body.classList.toggle("at-edge", Boolean(this.edge(event)));
+  }
+
+  edge(event) {
+    const group = event.target.closest("#layer-things > g[data-box]");
+    if (!group || this.view.scale < 0.4) return null;
+    const { x, y } = this.view.at(event);
+    const at = box(group);
+    const near = Math.min(EDGE / this.view.scale, at.h / 5);
+    const inside = Math.min(x - at.x, at.right - x, y - at.y, at.bottom - y);
+    return inside < near && inside > -near ? group : null;
+  }
+
+  start(event) {
+    if (event.button !== 0 || event.shiftKey || this.from || document.body.classList.contains("placing")) return;
+    const group = this.edge(event);
+    if (!group) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const from = this.view.at(event);
+    const way = svg("path", { class: "along" });
+    this.paper.replaceChildren(way);
+    const move = (moved) => this.draw(way, from, moved);
+    const end = (ended) => {
+      window.removeEventListener("pointermove", move);
+      window.removeEventListener("pointerup", end);
+      this.paper.replaceChildren();
+      this.aim(null);
+      swallowClick();
+      this.drop(group, ended, from);
+    };
+    window.addEventListener("pointermove", move);
+    window.addEventListener("pointerup", end);
+  }
+
+  draw(way, from, event) {
+    const to = this.view.at(event);
+    way.setAttribute("d", path([[from.x, from.y], [to.x, to.y]]));
+    this.aim(this.under(event));
+  }
+
+  under(event) { return document.elementFromPoint(event.clientX, event.clientY)?.closest("#layer-things > g[data-box]"); }
+
+  aim(group) {
+    document.querySelectorAll(".aimed").forEach((one) => one.classList.remove("aimed"));
+    group?.classList.add("aimed");
+  }
+
+  drop(group, event, from) {
+    const to = this.under(event);
+    const at = this.view.at(event);
+    if (to && to !== group) return this.join(group.dataset.element, to.dataset.element);
+    if (Math.hypot(at.x - from.x, at.y - from.y) > 20 && !to) this.line.begin(`${this.name(group)} to `);
+  }
+
+  name(group) {
+    const name = group.dataset.name;
+    return /[,:;()"]/.test(name) ? `"${name.replaceAll('"', '""')}"` : name;
+  }
+
+  join(from, to) { return this.act.post("connected", { from, to }); }
+
+  // By the key: the selection waits for its other end.
+  begin() {
+    const group = this.selection.group();
+    if (!group) return this.act.say("Select one thing first, then L joins it to another", "refusal");
+    this.from = group.dataset.element;
+    this.target = null;
+    document.body.classList.add("joining");
+    this.act.say(`Pick what ${group.dataset.name} is joined to: click it, or go there with the arrows and press Enter; Escape stops`);
+  }
+
+  pick(event) {
+    if (!this.from) return;
+    const group = event.target.closest("#layer-things > g[data-box]");
+    event.stopPropagation();
+    const from = this.from;
+    this.stop();
+    if (group && group.dataset.element !== from) this.join(from, group.dataset.element);
+  }
+
+  // Arrows go from thing to thing, Enter joins.
+  key(event) {
+    if (!this.from) return false;
+    if (DIRECTIONS[event.key]) {
+      const here = box(thing(this.target ?? this.from));
+      const next = nearest(here, things().map(box).filter((one) => one.id !== this.from), DIRECTIONS[event.key]);
+      if (next) { this.target = next.id; this.aim(thing(next.id)); this.view.reveal(thing(next.id)); this.act.say(`Enter joins it to ${thing(next.id).dataset.name}`); }
+    } else if (event.key === "Enter" && this.target) {
+      const { from, target } = this;
+      this.stop();
+      this.join(from, target);
+    } else if (event.key === "Escape") {
+      this.stop();
+    } else return false;
+    event.preventDefault();
+    return true;
+  }
+
+  stop() {
+    this.from = null;
+    this.aim(null);
+    document.body.classList.remove("joining");
+    this.act.quiet();
+  }
+}

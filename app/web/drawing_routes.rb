@@ -1,0 +1,154 @@
+# frozen_string_literal: true
+
+module Web
+  # What is done with the pointer, or the keys that stand for it: placing, connecting, joining
+  # elsewhere, bending, sizing.
+  module DrawingRoutes
+    SHEET = EditRoutes::SHEET
+
+    def self.registered(app)
+      app.helpers(Drawing)
+      placing(app)
+      lines(app)
+      arranging(app)
+    end
+
+    def self.placing(app)
+      app.post("#{SHEET}/placed") do
+        on_sheet(->(draft) { "placed #{draft.element(@fresh).name}" }) { |draft, sheet| @fresh = Drawing.place(draft, sheet, params) }
+      end
+
+      app.post("#{SHEET}/connected") do
+        at_desk do |desk|
+          one, other = [params[:from], params[:to]].map { |end_id| element(desk, end_id).id }
+          kinds = Basalt::Change::Join.possible(desk.set, one, other, sheet(desk).writing.lines)
+          next offer_kinds(desk, one, other, kinds) if kinds.length > 1 && params[:join].nil?
+
+          perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on| @fresh = Drawing.connect(draft, on, one, other, params[:join] || kinds.first) }
+        end
+      end
+    end
+
+    def self.lines(app)
+      app.post("#{SHEET}/rejoined/:element_id") do
+        on_sheet(->(draft) { "joined #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
+          line = element(@desk, params[:element_id])
+          role = line.ends.map(&:role).values_at(0, -1)[params[:end].to_i.clamp(0, 1)]
+          draft.apply(Basalt::Change::Rejoin.new(id: line.id, role:, target_id: id(params[:to])))
+        end
+      end
+
+      app.post("#{SHEET}/bent/:element_id") do
+        on_sheet(->(draft) { "#{params[:points].to_s.empty? ? 'released' : 'drew'} the way of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
+          Drawing.bend(draft, sheet, element(@desk, params[:element_id]), params[:points].to_s)
+        end
+      end
+    end
+
+    def self.arranging(app)
+      app.post("#{SHEET}/sized/:element_id") do
+        on_sheet(->(draft) { "sized #{draft.element(params[:element_id]).name}" }) do |draft, sheet|
+          Drawing.size(draft, sheet, element(@desk, params[:element_id]), *Acting.numbers(params, "w", "h"))
+        end
+      end
+
+      app.post("#{SHEET}/arranged") do
+        on_sheet(->(draft) { "put #{Acting.titles(draft, @ids)} in line: #{params[:how]}" }) do |draft, sheet|
+          @ids = Acting.chosen(draft, params)
+          Drawing.arrange(draft, sheet, @ids, params[:how].to_s)
+        end
+      end
+    end
+
+    # The changes behind the gestures.
+    module Drawing
+      MOST_POINTS = 60
+
+      class << self
+        # @return [String] id of the new thing, named after its kind and numbered on
+        def place(draft, sheet, params)
+          noun = params[:noun].to_s
+          kind, facts = Basalt::Model::Catalogue.nouns[noun]
+          raise Basalt::Mistake, "Nothing here is called “#{Basalt::Model::Names.short(noun)}”" unless kind
+
+          x, y = Acting.numbers(params, "x", "y")
+          name = given(draft, kind, noun, params[:name].to_s.strip)
+          id = draft.new_id
+          known = kind.default_name(noun) && draft.named(name).find { |element| element.kind == kind.name }
+          draft.apply(Basalt::Change::Add.new(kind: kind.name, name:, facts:, id:)) unless known
+          show(draft, sheet, known ? known.id : id, x, y)
+        end
+
+        def connect(draft, sheet, one, other, kind)
+          raise Basalt::Mistake, "Nothing of a #{sheet.notation} sheet joins #{draft.element(one).name} and #{draft.element(other).name}" unless sheet.writing.lines.include?(kind)
+
+          id = draft.new_id
+          draft.apply(Basalt::Change::Join.new(one_id: one, other_id: other, kind:, id:))
+          id
+        end
+
+        def bend(draft, sheet, line, text)
+          placement = draft.placement(sheet.id, line.id) or raise Basalt::Change::Conflict, "The line is no longer on the sheet"
+          return draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { route: nil })) if text.empty?
+
+          Basalt::Drawing::Arranger.new(draft, sheet.id).keep(line.id, points(text))
+        end
+
+        def size(draft, sheet, thing, w, h)
+          placement = draft.placement(sheet.id, thing.id) or raise Basalt::Change::Conflict, "It is no longer on the sheet"
+          to = sheet.writing.sized(draft, thing, placement, w, h) or raise Basalt::Mistake, "A #{thing.noun} is as large as its words need"
+          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to:))
+        end
+
+        def arrange(draft, sheet, ids, how)
+          placements = ids.filter_map { |id| draft.placement(sheet.id, id) }.select(&:box)
+          raise Basalt::Mistake, "Select two things at least" if placements.length < 2
+
+          Basalt::Layout::Alignment.call(placements.map(&:box), how).zip(placements) do |box, placement|
+            to = how == "same size" ? sheet.writing.sized(draft, draft.element(placement.element_id), placement, box.w, box.h) : { x: box.x, y: box.y }
+            draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to:)) if to
+          end
+        end
+
+        private
+
+        def given(draft, kind, noun, name)
+          return name unless name.empty?
+          return kind.default_name(noun) if kind.default_name(noun)
+
+          taken = ->(proposal) { draft.named(proposal).any? }
+          first = "#{noun}-1"
+          taken.call(first) ? Basalt::Model::Names.following(first, &taken) : first
+        end
+
+        def show(draft, sheet, id, x, y)
+          raise Basalt::Mistake, "#{draft.element(id).name} stands on this sheet already" if draft.shown?(sheet.id, id)
+          raise Basalt::Mistake, "A #{sheet.notation} sheet draws no #{draft.element(id).noun}" unless sheet.writing.draws?(draft.element(id))
+
+          draft.apply(Basalt::Change::Show.new(sheet_id: sheet.id, element_id: id))
+          w, h = sheet.writing.size(draft, draft.element(id))
+          placement = draft.placement(sheet.id, id)
+          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (x - (w / 2)).round, y: (y - (h / 2)).round }))
+          id
+        end
+
+        # @return [Array<Array(Integer, Integer)>] at least two points, every run level or upright
+        def points(text)
+          points = JSON.parse(text, max_nesting: 3)
+          fine = points.is_a?(Array) && points.length.between?(2, MOST_POINTS) && points.all? { |point| point.is_a?(Array) && point.length == 2 && point.all? { |n| n.is_a?(Numeric) && n.abs < Acting::FAR } }
+          raise Basalt::Mistake, "A way is a list of points" unless fine
+          raise Basalt::Mistake, "Every run of a way is level or upright" unless points.each_cons(2).all? { |one, other| one[0].round == other[0].round || one[1].round == other[1].round }
+
+          Basalt::Layout::Polyline.simplify(points.map { |point| point.map(&:round) })
+        rescue JSON::ParserError
+          raise Basalt::Mistake, "The way could not be read"
+        end
+      end
+
+      # Several kinds of line could join the two: which?
+      def offer_kinds(desk, one, other, kinds)
+        part("#answer", view(:offer_kinds, desk:, sheet: sheet(desk), one:, other:, kinds:))
+      end
+    end
+  end
+end

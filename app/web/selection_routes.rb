@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+module Web
+  # What is done to all that is selected.
+  module SelectionRoutes
+    SHEET = EditRoutes::SHEET
+
+    def self.registered(app)
+      app.get("#{SHEET}/chosen") do
+        at_desk { |desk| view(:chosen_facts, desk:, sheet: sheet(desk), ids: Acting.chosen(desk.set, params)) }
+      end
+
+      strike(app)
+      copy(app)
+
+      app.post("#{SHEET}/pinned") do
+        pinned = params[:pinned] == "yes"
+        on_sheet(->(draft) { "#{pinned ? 'pinned' : 'released'} #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
+          @ids = Acting.chosen(draft, params)
+          @ids.filter_map { |id| draft.placement(sheet.id, id) }.each { |placed| draft.apply(Basalt::Change::Arrange.new(placement_id: placed.id, to: { pinned: })) }
+        end
+      end
+
+      app.post("#{SHEET}/emphasised") do
+        on_sheet(->(draft) { "#{params[:emphasis].to_s.strip.empty? ? 'took the emphasis from' : 'emphasised'} #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
+          @ids = Acting.chosen(draft, params)
+          @ids.each { |id| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: id, name: params[:emphasis])) }
+        end
+      end
+    end
+
+    def self.strike(app)
+      app.post("#{SHEET}/taken-off") do
+        on_sheet(->(draft) { "took #{@title || Acting.titles(draft, @ids)} off the sheet" }) do |draft, sheet|
+          @ids = Acting.chosen(draft, params).reject { |id| draft.element(id).relation? }
+          raise Basalt::Mistake, "A line goes off the sheet with what it joins; delete it, or hide its label" if @ids.empty?
+
+          @ids.each { |id| draft.apply(Basalt::Change::TakeOff.new(sheet_id: sheet.id, element_id: id)) }
+        end
+      end
+
+      app.post("#{SHEET}/removed") do
+        at_desk do |desk|
+          ids = Acting.chosen(desk.set, params)
+          others = ids.flat_map { |id| desk.set.sheets_of(id) }.uniq - [sheet(desk).id]
+          next part("#answer", view(:offer_removal, desk:, sheet: sheet(desk), ids:, others:)) if others.any? && params[:sure].nil?
+
+          title = Acting.titles(desk.set, ids)
+          perform(desk, "deleted #{title}") { |draft, _| ids.each { |id| draft.apply(Basalt::Change::Remove.new(id:)) if draft.element(id) } }
+        end
+      end
+    end
+
+    def self.copy(app)
+      app.post("#{SHEET}/duplicated") do
+        on_sheet(->(draft) { "duplicated #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
+          @ids = Acting.chosen(draft, params)
+          @fresh = Copying.duplicate(draft, @ids, sheet, sheet)
+        end
+      end
+
+      # What was copied on a sheet comes as the same elements or as new ones; on another sheet
+      # it is asked which.
+      app.post("#{SHEET}/pasted") do
+        at_desk do |desk|
+          from = desk.set.sheets[id(params[:from])] or raise Basalt::Change::Conflict, "The sheet it was copied from is no longer there"
+          next part("#answer", view(:offer_paste, desk:, sheet: sheet(desk), from:, ids: Acting.chosen(desk.set, params))) if params[:as].nil? && from.id != sheet(desk).id
+
+          perform(desk, ->(draft) { "pasted #{Acting.titles(draft, @ids)}" }) do |draft, on|
+            @ids = Acting.chosen(draft, params)
+            @fresh = params[:as] == "same" ? Copying.show(draft, @ids, from, on) : Copying.duplicate(draft, @ids, from, on)
+          end
+        end
+      end
+    end
+
+    # Copies of what is selected.
+    module Copying
+      STEP = 28
+
+      class << self
+        # @return [Array<String>] ids of what is new
+        def duplicate(draft, ids, from, to)
+          dx, dy = shift(draft, ids, from, to)
+          change = Basalt::Change::Duplicate.new(ids:, from: from.id, to: to.id, dx:, dy:)
+          draft.apply(change)
+          change.made.values_at(*ids).compact
+        end
+
+        def show(draft, ids, from, to)
+          dx, dy = shift(draft, ids, from, to)
+          draft.apply(Basalt::Change::ShowAs.new(ids:, from: from.id, to: to.id, dx:, dy:))
+          ids
+        end
+
+        private
+
+        # As far to the right or down as it takes to stand free.
+        def shift(draft, ids, from, to)
+          around = Basalt::Layout::Box.around(ids.filter_map { |id| draft.placement(from.id, id)&.box }) or return [STEP, STEP]
+          ground = Basalt::Drawing::Ground.new(draft, to.id)
+          steps = (1..30).flat_map { |n| [[0, n * STEP], [n * STEP, 0]] }
+          steps.unshift([0, 0]) unless from.id == to.id
+          steps.find { |dx, dy| ground.free?(Basalt::Layout::Box.new(x: around.x + dx, y: around.y + dy, w: around.w, h: around.h)) } || [STEP, STEP]
+        end
+      end
+    end
+  end
+end

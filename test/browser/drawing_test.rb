@@ -1,0 +1,203 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+# Drawing directly on a sheet, with the pointer and with the keys that stand for it.
+class DrawingTest < Minitest::Test
+  include BrowserHelper
+
+  PLANT = "Greyholm plant network"
+
+  def empty_sheet
+    @project = project("project Tarnwater\nsheet Ferncleugh: logical network")
+    open_sheet(@project, "Ferncleugh")
+  end
+
+  def test_things_are_placed_with_clicks_named_at_once_and_the_next_beside_them
+    empty_sheet
+    click_button "router r"
+    click_paper(300, 150)
+    find("#inplace input[name=name]").send_keys("edge-01", :enter)
+    assert_field "name", with: "router-1"
+    find("#inplace input[name=name]").send_keys("edge-02", :enter)
+    assert_field "name", with: "router-1"
+    find("#inplace input[name=name]").send_keys(:escape)
+    assert_equal %w[edge-01 edge-02 router-1], placed_names
+    boxes = %w[edge-01 edge-02].map { |name| box_of(name) }
+    assert_equal boxes[0].y, boxes[1].y
+    assert_operator boxes[1].x, :>, boxes[0].right
+    assert_no_css "body.placing"
+  end
+
+  def test_two_things_are_joined_by_a_drag_from_the_edge
+    @project = project("project P\nsheet S: logical network\nrouter edge-01\nsubnet Plant 10.1.0.0/24\nswitch core-01")
+    open_sheet(@project, "S")
+    from_edge(thing("edge-01"), thing("Plant"))
+    assert_css "#facts h2", text: "edge-01 – Plant"
+    from_edge(thing("edge-01"), thing("core-01"))
+    assert_css "#facts h2", text: "edge-01 – core-01"
+    assert_equal %w[attachment link], model_of(@project).relations_of(id_of("edge-01")).map(&:kind)
+    drag_from_edge(thing("core-01"), 60, 90)
+    assert_field "statement", with: "core-01 to "
+  end
+
+  def test_the_key_joins_and_what_cannot_be_joined_is_refused
+    @project = project("project P\nsheet S: logical network\nrouter edge-01\nsubnet Plant 10.1.0.0/24\nsubnet Office 10.2.0.0/24")
+    open_sheet(@project, "S")
+    thing("edge-01").click
+    page.send_keys("l")
+    assert_css "body.joining"
+    thing("Plant").click
+    assert_css "#facts h2", text: "edge-01 – Plant"
+    thing("Plant").click
+    page.send_keys("l")
+    thing("Office").click
+    assert_css "#answer [role=alert]", text: "Nothing of a logical network sheet joins Plant and Office"
+  end
+
+  def test_several_are_selected_moved_put_in_line_and_spread
+    open_sheet(demo_project, PLANT)
+    thing("desk-03").click
+    thing("historian").click(:shift)
+    thing("scada-01").click(:shift)
+    assert_css "#facts h2", text: "3 things selected"
+    page.send_keys(%i[shift down])
+    assert_css "#history button[title*='moved 3 things']"
+    before = box_of("desk-03").y
+    click_button "bottom"
+    assert_css "#history button[title*='in line: bottom']"
+    assert_equal 1, %w[desk-03 historian scada-01].map { |name| box_of(name).bottom }.uniq.length
+    page.send_keys([:control, "z"])
+    assert_css "#answer", text: "Undone: put 3 things in line: bottom"
+    assert_equal before, box_of("desk-03").y
+    page.send_keys("a")
+    assert_operator find("#facts h2").text[/\d+/].to_i, :>, 8
+  end
+
+  def test_a_band_selects_and_what_is_connected_joins_the_selection
+    open_sheet(demo_project, PLANT)
+    thing("historian").click
+    page.send_keys("c")
+    assert_css "#facts h2", text: "selected"
+    page.send_keys(:escape)
+    assert_no_css "#layer-things > g.chosen"
+    box = place(find("#viewport"))
+    page.driver.browser.action.key_down(:shift).move_to_location(box["x"] + 20, box["y"] + 60).click_and_hold.move_by(500, 300).release.key_up(:shift).perform
+    assert_css "#layer-things > g.chosen", minimum: 2
+  end
+
+  def test_a_line_is_bent_by_hand_keeps_its_way_and_is_released
+    @project = project("project P\nsheet S: logical network\nrouter edge-01\nswitch core-01\nedge-01 to core-01\nserver s1")
+    open_sheet(@project, "S")
+    line = model_of(@project).relations_of(id_of("edge-01")).first
+    page.execute_script("document.querySelector('#layer-lines > g').dispatchEvent(new MouseEvent('click', {bubbles: true}))")
+    drag(find("#handles .handle.across, #handles .handle.down", match: :first), 60, 60)
+    assert_css "#history button[title*='drew the way']"
+    assert route_of(line).fetch("kept")
+    bends = route_of(line)["points"].length
+    assert_operator bends, :>, 2
+    drag(thing("core-01"), 0, 40)
+    assert_css "#history button[title*='moved core-01']"
+    assert_equal bends, route_of(line)["points"].length
+    page.execute_script("document.querySelector('#layer-lines > g').dispatchEvent(new MouseEvent('click', {bubbles: true}))")
+    click_button "Let Basalt find its way again"
+    assert_css "#history button[title*='released the way']"
+    refute route_of(line)["kept"]
+  end
+
+  def test_an_end_of_a_line_is_joined_elsewhere
+    @project = project("project P\nsheet S: logical network\nrouter edge-01\nswitch core-01\nswitch core-02\nedge-01 to core-01")
+    open_sheet(@project, "S")
+    page.execute_script("document.querySelector('#layer-lines > g').dispatchEvent(new MouseEvent('click', {bubbles: true}))")
+    page.driver.browser.action.move_to(all("#handles .handle.end").last.native).click_and_hold.move_to(thing("core-02").native).release.perform
+    assert_css "#facts h2", text: "edge-01 – core-02"
+    assert_css "#history button[title*='joined']"
+  end
+
+  def test_copies_duplicates_and_pastes
+    project = demo_project
+    open_sheet(project, PLANT)
+    thing("plc-07").click
+    page.send_keys("d")
+    assert_css "#layer-things > g.chosen", text: "plc-09"
+    thing("historian").click
+    page.send_keys([:control, "c"])
+    assert_css "#answer", text: "Copied"
+    open_sheet(project, "Wide-area network")
+    find("#viewport").click
+    page.send_keys([:control, "v"])
+    click_button "Show the same here"
+    assert_css "#layer-things > g", text: "historian"
+    assert_equal 1, model_of(project).named("historian").length
+    page.send_keys([:control, "v"])
+    click_button "Make new ones"
+    assert_css "#layer-things > g", text: "historian-2"
+  end
+
+  def test_taking_off_and_deleting_are_two_acts
+    project = demo_project
+    open_sheet(project, PLANT)
+    thing("desk-03").click
+    page.send_keys(:delete)
+    assert_no_css "#layer-things > g", text: "desk-03"
+    assert_equal 1, model_of(project).named("desk-03").length
+    page.send_keys([:control, "z"])
+    assert_css "#layer-things > g", text: "desk-03"
+    thing("edge-01").click
+    page.send_keys(%i[shift delete])
+    assert_css "#answer", text: "also stands on"
+    click_button "Delete it from the model"
+    assert_no_css "#layer-things > g", text: "edge-01"
+    assert_empty model_of(project).named("edge-01")
+  end
+
+  def test_the_sheet_is_travelled_and_named_without_a_mouse
+    open_sheet(demo_project, PLANT)
+    find("#viewport").send_keys(%i[alt right])
+    assert_css "#layer-things > g.chosen", count: 1
+    first = find("#facts h2").text
+    page.send_keys(%i[alt down])
+    assert_no_css "#facts h2", text: first, exact_text: true
+    page.send_keys(%i[alt left])
+    page.send_keys(:enter)
+    find("#inplace input[name=name]").send_keys("renamed-01", :enter)
+    assert_css "#layer-things > g", text: "renamed-01"
+  end
+
+  def test_an_emphasis_has_a_hatch_and_its_name_in_the_legend
+    open_sheet(demo_project, PLANT)
+    thing("historian").click
+    fill_in "emphasis", with: "phase 2"
+    find_field("emphasis").send_keys(:enter)
+    assert_css "#layer-furniture", text: "phase 2"
+    assert_css "#layer-things > g .p-hatch"
+    click_link "Reading"
+    assert_css ".reading li", text: "historian is emphasised as phase 2"
+  end
+
+  private
+
+  def demo_project = @project = demo
+  def set = model_of(@project)
+  def id_of(name) = set.named(name).first.id
+  def box_of(name) = set.placements.by(:element, id_of(name)).first.box
+  def route_of(line) = set.placements.by(:element, line.id).first.route
+  def placed_names = set.things_on(set.sheet_list.first.id).map(&:name)
+
+  def click_paper(x, y)
+    at = place(find("#viewport"))
+    page.driver.browser.action.move_to_location(at["x"] + x, at["y"] + y).click.perform
+  end
+
+  # From the middle of the lower edge of a thing to another.
+  def from_edge(from, to)
+    edge(from).move_to(to.native).release.perform
+  end
+
+  def drag_from_edge(from, by_x, by_y) = edge(from).move_by(by_x, by_y).release.perform
+
+  def edge(group)
+    at = page.evaluate_script("(g => { const b = g.dataset.box.split(' ').map(Number); const p = document.querySelector('#drawing').createSVGPoint(); p.x = b[0] + b[2] * 0.8; p.y = b[1] + b[3] - 2; const s = p.matrixTransform(document.querySelector('#drawing').getScreenCTM()); return [Math.round(s.x), Math.round(s.y)]; })(arguments[0])", group)
+    page.driver.browser.action.move_to_location(at[0], at[1] - 8).move_to_location(*at).click_and_hold.move_by(4, 8)
+  end
+end
