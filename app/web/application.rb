@@ -40,6 +40,7 @@ module Web
     register EditRoutes
     register DrawingRoutes
     register SelectionRoutes
+    register RegisterRoutes
     register IntakeRoutes
 
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }

@@ -9,39 +9,48 @@ module Web
       @set = set
       @writing = sheet.writing
       @sheet = sheet
+      @columns = {}
+      @cells = {}
     end
 
+    # @param order [Hash] +by+ the key of a column, +down+, and a +filter+ that a cell has to hold
     # @return [Array<Basalt::Model::Element>]
-    def rows(kind)
+    def rows(kind, order = {})
       description = Basalt::Model::Catalogue.kind(kind)
       list = description.relation? ? @writing.lines_on(@set, @sheet.id) : @set.things_on(@sheet.id)
-      list.select { |element| element.kind == kind }
+      sorted(filtered(list.select { |element| element.kind == kind }, order[:filter].to_s.downcase), kind, order)
     end
 
-    # @return [Array<String>] headings
-    def headings(kind)
-      description = Basalt::Model::Catalogue.kind(kind)
-      ends = description.relation? ? description.ends.keys : []
-      ends + (description.named? ? ["name"] : []) + description.fields.values.map(&:title) + (description.containers.any? ? ["in"] : []) + @writing.computed_headings(kind)
-    end
+    # @return [Array<Basalt::Register::Column>]
+    def columns(kind) = @columns[kind] ||= Basalt::Register::Columns.of(@writing, kind)
 
-    # @return [Array<Array(String, Boolean)>] text, and whether it is an identifier
+    # @return [Array<Array(Basalt::Register::Column, String)>]
     def cells(element)
-      description = element.description
-      head = description.ends.any? ? ends(element) : []
-      head += [[element.name, false]] if description.named?
-      fields = description.fields.values.map { |field| [shown(element[field.name]), %i[address prefix integer].include?(field.type)] }
-      place = description.containers.any? ? [[element.container_id ? @set.element(element.container_id)&.name.to_s : "", false]] : []
-      head + fields + place + @writing.computed(@set, element).map { |_, value| [value.to_s, true] }
+      worked_out = nil
+      columns(element.kind).map do |column|
+        next [column, cell(column).text(element)] if column.writable?
+
+        worked_out ||= @writing.computed(@set, element).to_h
+        [column, worked_out[column.title].to_s]
+      end
     end
 
     private
 
-    # What stands at each end, with the facts of the end: a port, a cardinality.
-    def ends(element)
-      element.ends.first(2).map { |e| [[@set.element(e.target_id)&.name, *e.facts.values].join(" "), false] }
+    def cell(column) = @cells[column] ||= Basalt::Register::Cell.new(@set, @sheet, column)
+
+    def filtered(list, wanted)
+      wanted.empty? ? list : list.select { |element| cells(element).any? { |_, text| text.downcase.include?(wanted) } }
     end
 
-    def shown(value) = value == true ? "yes" : value.to_s
+    # Numbers within words count as numbers: plc-9 before plc-10.
+    def sorted(list, kind, order)
+      column = columns(kind).find { |one| one.key == order[:by] } or return list
+      ranked = list.sort_by.with_index do |element, index|
+        text = cells(element).assoc(column).last
+        [text.empty? ? 1 : 0, text.downcase.scan(/\d+|\D+/).map { |part| part.match?(/\d/) ? [0, part.to_i, ""] : [1, 0, part] }, index]
+      end
+      order[:down] ? ranked.reverse : ranked
+    end
   end
 end

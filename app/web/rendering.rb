@@ -56,10 +56,11 @@ module Web
       view(:pieces, desk:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true)
     end
 
-    # Kinds that have a table on this sheet, with how many there are.
+    # Kinds that have a table on this sheet, with how many there are; those of which there are none come last.
     def register_kinds(desk, sheet)
-      order = sheet.writing.lines + sheet.writing.things
-      desk.contents(sheet.id).counts.sort_by { |kind, _| order.index(kind) || 99 }
+      counts = desk.contents(sheet.id).counts
+      (sheet.writing.lines + sheet.writing.things).partition { |kind| counts.key?(kind) }.then { |some, none| some + none.sort_by { |kind| sheet.writing.things.index(kind) || 99 } }
+                                                  .map { |kind| [kind, counts.fetch(kind, 0)] }
     end
 
     def register(desk, sheet) = Register.new(desk.set, sheet)

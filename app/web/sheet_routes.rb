@@ -12,16 +12,6 @@ module Web
         at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "reading" }) }
       end
 
-      app.get("/projects/:project_id/sheets/:sheet_id/register/:kind") do
-        at_desk do |desk|
-          raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
-
-          from = params[:from].to_i.clamp(0, 1_000_000)
-          locals = { desk:, sheet: sheet(desk), kind: params[:kind], from: }
-          from.zero? ? part("#tabs", view(:tabs, **locals.except(:from))) + view(:table, **locals.except(:from)) : view(:rows, **locals)
-        end
-      end
-
       app.get("/projects/:project_id/sheets/:sheet_id/facts/?:element_id?") do
         at_desk do |desk|
           sheet = sheet(desk)

@@ -106,9 +106,10 @@ class IntakeTest < Minitest::Test
     find_field("statement").send_keys(:escape, :escape)
     find("#viewport").send_keys("n")
     assert_css "#facts h2", text: "plc-08 – Plant"
-    find("#register .row-pick", text: "desk-03").send_keys(:enter)
-    click_button "Devices"
-    find("#register .row-pick", text: "by-key").send_keys(:enter)
+    find("#tab-device").send_keys(:enter)
+    assert_css "#register td", text: "by-key"
+    find("#register td[tabindex='0']").send_keys([:control, :end])
+    find("#register td", text: "by-key").send_keys(:f2, :escape)
     assert_css "#layer-things > g.chosen", text: "by-key"
     before = place(thing("by-key"))
     find("#viewport").send_keys(:right)

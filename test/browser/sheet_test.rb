@@ -92,7 +92,7 @@ class SheetTest < Minitest::Test
     assert_css "#facts h2", text: "historian"
     assert_css "#facts", text: "10.20.4.20, 10.20.6.20"
     click_button "Devices"
-    find("#register .row-pick", text: "plc-07").click
+    find("#register td", text: "plc-07", match: :first).click
     assert_css "#facts h2", text: "plc-07"
     assert_css "#layer-things > g.chosen", text: "plc-07"
     find(".finding-title", text: "core-01 has no address").click
@@ -103,7 +103,7 @@ class SheetTest < Minitest::Test
 
   def test_facts_are_edited_in_the_margin_and_bad_ones_are_refused
     open_sheet(demo, PLANT)
-    find("#register .row-pick", text: "core-01").click
+    find("#register td", text: "core-01", match: :first).click
     assert_css "#facts h2", text: "core-01 – Plant"
     fill_in "fact-address", with: ".9\t"
     assert_css "#register tr", text: "10.20.4.9"

@@ -10,6 +10,7 @@ import { Connect } from "./connect.js";
 import { Handles } from "./handles.js";
 import { Clipboard } from "./clipboard.js";
 import { Overview } from "./overview.js";
+import { Grid } from "./grid.js";
 import { Travel } from "./travel.js";
 import { StatementLine } from "./statement_line.js";
 import { Keys } from "./keys.js";
@@ -37,6 +38,7 @@ if (page) {
     parts.travel = new Travel(view, selection);
     new Overview(view);
   }
+  new Grid(act, selection);
   new Clipboard(selection, act);
   new Keys(parts);
 }

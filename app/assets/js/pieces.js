@@ -13,7 +13,9 @@ export class Pieces {
   take() {
     const answer = this.box.querySelector("[data-version]");
     if (!answer) return;
+    const entered = this.box.querySelector("#entered");
     this.box.replaceChildren();
+    if (entered) document.getElementById("session").after(entered);
     if (document.getElementById("drawing")) this.draw(answer);
     else if (document.getElementById("reading")) window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
     this.fillTable(answer);
@@ -74,6 +76,10 @@ export class Pieces {
     layer.append(piece);
   }
 
+  hide(table, row) {
+    [...row.cells].forEach((cell, index) => { cell.hidden = table.tHead.rows[0].cells[index].hidden; });
+  }
+
   fillTable(answer) {
     const open = document.querySelector("#table table");
     if (!open) {
@@ -86,6 +92,7 @@ export class Pieces {
       const standing = open.querySelector(`#${CSS.escape(row.id)}`);
       if (standing) standing.replaceWith(row);
       else if (!open.querySelector("tr.more")) open.tBodies[0].append(row);
+      this.hide(open, row);
     });
   }
 }

@@ -5,6 +5,8 @@ module Basalt
     # How many of an entity there are for one of another: least and most, each nil where it
     # is not decided; +most+ is Infinity for any number.
     Cardinality = Value.of(:least, :most) do
+      self::RANGE = /\A(\d{1,6}) to (\d{1,6})\z/
+
       # @param words [String, nil] as the model keeps them
       def self.read(words)
         case words

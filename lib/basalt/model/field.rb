@@ -3,7 +3,8 @@
 module Basalt
   module Model
     # One fact that a kind can carry: its name, type and the values allowed.
-    # +type+ is one of +:text+, +:word+, +:integer+, +:flag+, +:choice+, +:address+, +:prefix+.
+    # +type+ is one of +:text+, +:word+, +:integer+, +:flag+, +:choice+, +:pattern+ (one of the
+    # choices, or what the range, an expression, matches), +:address+, +:prefix+.
     Field = Value.of(:name, :type, :label, :choices, :range) do
       # Takes a value from a person or a file.
       #

@@ -33,6 +33,11 @@ module Basalt
             raise BadFact, "#{field.title} is one of #{field.choices.join(', ')}, not “#{Names.short(text)}”"
           text
         },
+        pattern: lambda { |field, text|
+          field.choices.include?(text) || text.match?(field.range) or
+            raise BadFact, "#{field.title} is one of #{field.choices.join(', ')}, or such as 2 to 7, not “#{Names.short(text)}”"
+          text
+        },
         address: ->(_field, text) { Addresses.address(text).to_s },
         prefix: ->(_field, text) { Addresses.prefix(text).to_s }
       }.freeze

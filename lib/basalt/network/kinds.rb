@@ -33,7 +33,7 @@ module Basalt
                                  field("isolated", :flag), field("planned", :flag)]),
         Model::Kind.new(name: "attachment", plural: "addresses", ends: { "thing" => JOINED, "subnet" => ["subnet"] }, brief: ["address"],
                         fields: [field("address", :address), field("gateway", :flag), field("interface", :word), field("planned", :flag)]),
-        Model::Kind.new(name: "link", plural: "links", brief: %w[medium speed circuit], ends: { "one" => JOINED, "other" => JOINED },
+        Model::Kind.new(name: "link", plural: "links", brief: %w[medium speed circuit], end_fields: [field("port", :word)], ends: { "one" => JOINED, "other" => JOINED },
                         fields: [field("circuit", :word), field("medium", :choice, choices: MEDIA), field("speed", :word),
                                  field("label", :text), field("planned", :flag)]),
         Model::Kind.new(name: "shared gateway", plural: "shared gateways", ends: { "subnet" => ["subnet"], "member" => ["device"] },

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module Web
+  # The tables of a sheet, filled in like a spreadsheet.
+  module RegisterRoutes
+    SHEET = EditRoutes::SHEET
+    MOST_NAMES = 500
+
+    def self.registered(app)
+      app.helpers(Tables)
+
+      app.get("#{SHEET}/register/:kind") do
+        at_desk do |desk|
+          raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
+
+          locals = { desk:, sheet: sheet(desk), kind: params[:kind], order: order }
+          from = params[:from].to_i.clamp(0, 1_000_000)
+          from.zero? ? part("#tabs", view(:tabs, **locals)) + view(:table, **locals) : view(:rows, **locals, from:)
+        end
+      end
+
+      # Names that a cell can refer to.
+      app.get("#{SHEET}/names/:kind/:key") do
+        at_desk do |desk|
+          column = Basalt::Register::Columns.of(sheet(desk).writing, params[:kind]).find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
+          raise ActiveRecord::RecordNotFound, "no such column" unless column&.reference?
+
+          view(:names, names: desk.set.of_kind(*column.kinds).filter_map(&:name).uniq.sort.first(MOST_NAMES))
+        end
+      end
+
+      app.post("#{SHEET}/cells") do
+        @entry = nil
+        on_sheet(->(_) { Tables.said(@entry, @taken) }) do |draft, sheet|
+          @entry = Basalt::Register::Entry.new(sheet, Tables.kind(params[:kind]), Tables.cells(params[:cells]))
+          @taken = @entry.into(draft)
+        end
+      end
+    end
+
+    # What tables are asked for and given.
+    module Tables
+      def order = { by: params[:by].to_s, down: params[:down] == "yes", filter: params[:filter].to_s.strip[0, 200] }
+
+      class << self
+        def kind(name)
+          Basalt::Model::Catalogue.kinds.key?(name) ? name : raise(Basalt::Mistake, "There is no such table")
+        end
+
+        # @return [Array<Array(String, String, String)>]
+        def cells(text)
+          cells = JSON.parse(text.to_s, max_nesting: 3)
+          fine = cells.is_a?(Array) && cells.length <= Basalt::Register::Entry::MOST && cells.all? { |cell| cell.is_a?(Array) && cell.length == 3 && cell.all?(String) }
+          fine ? cells : raise(Basalt::Mistake, "Cells are rows, columns and texts, at most #{Basalt::Register::Entry::MOST} at a time")
+        rescue JSON::ParserError
+          raise Basalt::Mistake, "The cells could not be read"
+        end
+
+        def said(entry, taken)
+          made = entry.made.length
+          made.positive? ? "filled in #{Basalt::English.count(made, 'new row')} of the register" : "set #{Basalt::English.count(taken, 'cell')} of the register"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Register
+    # One cell: what it says of an element, and the change that a text in it stands for.
+    class Cell
+      def initialize(set, sheet, column)
+        @set = set
+        @sheet = sheet
+        @column = column
+      end
+
+      # @return [String]
+      def text(element)
+        case @column.key
+        when "name" then element.name.to_s
+        when "container" then place(element)
+        when "assumed" then element.assumed ? "yes" : ""
+        when /\Aend / then @set.element(joined(element).target_id)&.name.to_s
+        else @column.role ? joined(element).facts[@column.fact.name].to_s : shown(element[@column.key])
+        end
+      end
+
+      # @param text [String] as typed
+      # @return [#apply]
+      # @raise [Mistake] saying what is wrong with it
+      def change(element, text)
+        return Change::Rejoin.new(id: element.id, role: @column.role, target_id: reference(text).id) if @column.required && @column.reference?
+        return Change::SetEnd.new(id: element.id, role: @column.role, facts: { @column.fact.name => @column.fact.read(text) }) if @column.role
+        return Change::Set.new(id: element.id, fact: "container", value: text.empty? ? nil : reference(text).id) if @column.reference?
+        return Change::Set.new(id: element.id, fact: "assumed", value: flag(text)) if @column.key == "assumed"
+
+        fact(element, text)
+      end
+
+      # @return [Model::Element] the one of that name, those on the sheet before others
+      def reference(text)
+        name = text.strip
+        found = Statements::Context.new(@set, sheet_id: @sheet.id).find(name, @column.kinds)
+        found += unnamed(name) if found.empty?
+        raise Model::BadFact, "nothing is called “#{Model::Names.short(name)}”#{nearest(name)}" if found.empty?
+        raise Model::BadFact, "there are #{found.length} called “#{name}”: say it as a statement" if found.length > 1
+
+        found.first
+      end
+
+      private
+
+      def fact(element, text)
+        raise Model::BadFact, "what is worked out cannot be written over" unless @column.writable?
+
+        whole = @column.key == "name" ? text : @sheet.writing.completed(@set, element, @column.key, text)
+        Change::Set.new(id: element.id, fact: @column.key, value: whole.to_s.empty? && @column.key != "name" ? nil : whole)
+      end
+
+      def unnamed(noun) = Model::Catalogue.nouns[noun] ? @set.named(Model::Catalogue.nouns[noun][0].default_name(noun).to_s).select { |e| @column.kinds.include?(e.kind) } : []
+      def joined(element) = element.ends.find { |one| one.role == @column.role }
+      def place(element) = element.container_id ? @set.element(element.container_id)&.name.to_s : ""
+      def shown(value) = value == true ? "yes" : value.to_s
+      def flag(text) = Model::FieldTypes::ALL.fetch(:flag).call(@column, text.empty? ? "no" : text)
+
+      def nearest(name)
+        close = Model::Names.nearest(name, @set.of_kind(*@column.kinds).filter_map(&:name))
+        close ? "; did you mean “#{close}”?" : ""
+      end
+    end
+  end
+end

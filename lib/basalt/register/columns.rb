@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Register
+    # The columns of a kind, in order: what it joins, its name, its facts, its place, and what
+    # the notation works out.
+    module Columns
+      module_function
+
+      # @param writing [Drawing::Notation]
+      # @return [Array<Column>]
+      def of(writing, kind)
+        description = Model::Catalogue.kind(kind)
+        [*ends(description), *name(description), *facts(description), *place(description), assumed,
+         *writing.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }]
+      end
+
+      def ends(description)
+        description.ends.first(2).flat_map do |role, kinds|
+          [Column.new(key: "end #{role}", title: role, type: :reference, kinds:, role:, required: true),
+           *description.end_fields.map { |field| Column.new(key: "#{field.name} of #{role}", title: "#{role} #{field.title}", type: field.type, choices: field.choices, role:, fact: field) }]
+        end
+      end
+
+      def name(description)
+        description.named? ? [Column.new(key: "name", title: "name", type: :text, required: true)] : []
+      end
+
+      def facts(description)
+        description.fields.values.map { |field| Column.new(key: field.name, title: field.title, type: field.type, choices: field.choices, fact: field) }
+      end
+
+      def place(description)
+        description.containers.any? ? [Column.new(key: "container", title: "in", type: :reference, kinds: description.containers)] : []
+      end
+
+      def assumed = Column.new(key: "assumed", title: "assumed", type: :flag)
+    end
+  end
+end

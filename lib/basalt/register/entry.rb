@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Register
+    # Cells filled in together: what can be taken is, and the others say why they cannot.
+    class Entry
+      # A cell that was not taken: which row, which column, the text and the reason.
+      Refused = Value.of(:row, :key, :text, :reason)
+      MOST = 50_000
+
+      # @param cells [Array<Array(String, String, String)>] row, key of the column, text; the row is
+      #   the id of an element, or any other word for one that is to be made
+      def initialize(sheet, kind, cells)
+        @sheet = sheet
+        @kind = Model::Catalogue.kind(kind)
+        @columns = Columns.of(sheet.writing, kind).to_h { |column| [column.key, column] }
+        @rows = cells.group_by(&:first).transform_values { |list| list.to_h { |_, key, text| [key, text.to_s.strip] } }
+        @refused = []
+        @made = {}
+      end
+
+      # +made+: ids of the new elements by the word for their row.
+      attr_reader :refused, :made
+
+      # @return [Integer] how many cells were taken
+      def into(draft)
+        @rows.sum { |row, texts| draft.element(row) ? fill(draft, row, row, texts) : add(draft, row, texts) }
+      end
+
+      private
+
+      def fill(draft, row, id, texts)
+        texts.count { |key, text| take(draft, row, id, key, text) }
+      end
+
+      def take(draft, row, id, key, text)
+        column = @columns[key] or raise Model::BadFact, "there is no such column"
+        draft.apply(Cell.new(draft, @sheet, column).change(draft.element(id), text))
+        true
+      rescue Mistake => e
+        @refused << Refused.new(row:, key:, text:, reason: e.message)
+        false
+      end
+
+      # A row becomes an element as soon as it has what the kind cannot be without.
+      def add(draft, row, texts)
+        texts = texts.reject { |_, text| text.empty? }
+        missing = @columns.values.select(&:required).reject { |column| texts.key?(column.key) }
+        return wait(row, texts, missing) if missing.any?
+
+        id = draft.new_id
+        draft.apply(addition(draft, texts, id))
+        Change::Show.new(sheet_id: @sheet.id, element_id: id).apply(draft) if !@kind.relation? && @sheet.writing.draws?(draft.element(id))
+        @made[row] = id
+        texts.count { |key, _| @columns[key]&.required } + fill(draft, row, id, texts.reject { |key, _| @columns[key]&.required })
+      rescue Mistake => e
+        texts.each { |key, text| @refused << Refused.new(row:, key:, text:, reason: e.message) if @columns[key]&.required }
+        0
+      end
+
+      def addition(draft, texts, id)
+        ends = @columns.values.select { |column| column.required && column.reference? }
+                       .map { |column| [column.role, Cell.new(draft, @sheet, column).reference(texts[column.key]).id] }
+        Change::Add.new(kind: @kind.name, id:, name: texts["name"], facts: first_facts(texts), ends: ends.empty? ? nil : ends)
+      end
+
+      # The role is part of what tells two of one name apart.
+      def first_facts(texts)
+        role = @kind.role or return {}
+        { role => texts[role] || @kind.nouns.values.last.fetch(role) }
+      end
+
+      def wait(row, texts, missing)
+        texts.each { |key, text| @refused << Refused.new(row:, key:, text:, reason: "waits for #{English.list(missing.map(&:title))}") }
+        0
+      end
+    end
+  end
+end
