@@ -15,6 +15,7 @@ gem "pg", "~> 1.5"
 
 gem "base64", "~> 0.2"
 gem "csv", "~> 3.3"
+gem "diff-lcs", "~> 1.6"
 gem "ruby-vips", "~> 2.3"
 gem "ttfunk", "~> 1.8"
 

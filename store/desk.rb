@@ -21,6 +21,7 @@ module Store
     LOCK = Mutex.new
     DESKS = {}
     MOST = 20
+    MOST_GHOSTS = 60
     private_constant :LOCK, :DESKS
 
     def initialize(project_id)
@@ -46,16 +47,20 @@ module Store
 
     attr_reader :set
 
-    # @return [Array<Basalt::Checks::Finding>]
-    def findings
+    # @return [Array<Basalt::Checks::Finding>] those that nobody waived
+    def findings = verdict.open
+
+    # @return [Basalt::Checks::Verdict] all findings, the waived ones apart
+    def verdict
       @stale = nil if @by_check.nil?
       @by_check = Basalt::Checks::Runner.new(set, known: @by_check || {}).by_check(@by_check && (@stale || [])) if @by_check.nil? || @stale
+      @verdict = nil if @stale
       @stale = nil
-      @findings = Basalt::Checks::Runner.sorted(@by_check)
+      @verdict ||= Basalt::Checks::Verdict.new(set, Basalt::Checks::Runner.sorted(@by_check))
     end
 
     # @return [Array<Basalt::Checks::Finding>] as they were when they were last worked out
-    def known_findings = @findings || findings
+    def known_findings = (@verdict || verdict).open
 
     # @return [Basalt::Drawing::Contents]
     def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::Contents.new(set, sheet_id)
@@ -87,6 +92,18 @@ module Store
       raise
     end
 
+    # What a draft that is not kept would bring to the sheet.
+    #
+    # @return [Array<Basalt::Drawing::Item>]
+    def foresee(draft, sheet_id)
+      Basalt::Drawing::Arranger.new(draft, sheet_id, ground: ground(draft, sheet_id)).follow
+      fresh = draft.placements.differences.filter_map { |_, before, after| after if before.nil? || (after && before.route != after.route) }
+      scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents: contents(sheet_id))
+      fresh.select { |placement| placement.sheet_id == sheet_id }.first(MOST_GHOSTS).flat_map { |placement| scene.items_of(placement) }
+    ensure
+      @grounds[sheet_id]&.renew(set, Basalt::Drawing::Affected.by(draft))
+    end
+
     # @return [Outcome, nil] nil when there is nothing to undo
     def undo(by:, sheet_id: nil)
       entry = JournalEntry.to_undo(project_id, sheet_id) or return
@@ -115,7 +132,7 @@ module Store
       @contents = {}
       @history = {}
       @by_check = nil
-      @findings = nil
+      @verdict = nil
     end
 
     def arrange(draft, sheet_id, tidy)
@@ -149,6 +166,7 @@ module Store
       set.advance(effect, version: version == set.version + 1 ? version : set.version)
       act == "act" ? @history[sheet_id] = [said, nil] : @history.delete(sheet_id)
       @stale = (@stale || []) | effect.kinds
+      @verdict = nil if effect.on(:waivers).any?
       @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
       Outcome.new(effect:, affected:, said:, version:)
     end

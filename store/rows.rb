@@ -3,7 +3,8 @@
 module Store
   # The model's rows as JSON, for the journal and for columns.
   module Rows
-    TYPES = { elements: Basalt::Model::Element, sheets: Basalt::Model::Sheet, placements: Basalt::Model::Placement }.freeze
+    TYPES = { elements: Basalt::Model::Element, sheets: Basalt::Model::Sheet, placements: Basalt::Model::Placement,
+              waivers: Basalt::Model::Waiver }.freeze
 
     module_function
 

@@ -5,6 +5,7 @@ module Store
   class Snapshot
     ELEMENTS = %w[id kind name owner_id rank container_id assumed said_by external_id ordinal].freeze
     SHEETS = %w[id name notation number band revision status drawn_by dated ordinal].freeze
+    WAIVERS = %w[id finding state reason said_by at ordinal].freeze
     PLACEMENTS = %w[id sheet_id element_id x y w h pinned ordinal].freeze
 
     # @return [Basalt::Model::WorkingSet]
@@ -22,6 +23,7 @@ module Store
       sheets { |sheet| set.sheets.put(sheet) }
       elements { |element| set.elements.put(element) }
       placements { |placement| set.placements.put(placement) }
+      waivers { |waiver| set.waivers.put(waiver) }
       set
     end
 
@@ -47,6 +49,10 @@ module Store
       rows("SELECT #{PLACEMENTS.join(', ')}, shape, route FROM placements WHERE project_id = $1 ORDER BY ordinal").each do |row|
         yield Basalt::Model::Placement.new(**plain(row, PLACEMENTS), shape: parse(row["shape"]), route: parse(row["route"]))
       end
+    end
+
+    def waivers
+      rows("SELECT #{WAIVERS.join(', ')} FROM waivers WHERE project_id = $1 ORDER BY ordinal").each { |row| yield Basalt::Model::Waiver.new(**plain(row, WAIVERS)) }
     end
 
     def parse(json) = json && JSON.parse(json)

@@ -6,6 +6,7 @@ module Store
   class Writer
     BATCH = 1000
     ELEMENT = %i[kind name owner_id rank container_id assumed said_by external_id ordinal].freeze
+    WAIVER = %i[finding state reason said_by at ordinal].freeze
     SHEET = %i[name notation number band revision status drawn_by dated ordinal].freeze
 
     def initialize(project_id)
@@ -36,6 +37,7 @@ module Store
       insert("sheets", rows.fetch(:sheets, []).map { |s| s.to_h.slice(:id, *SHEET).merge(project_id: @project_id) })
       insert("elements", rows.fetch(:elements, []).map { |e| e.to_h.slice(:id, *ELEMENT).merge(project_id: @project_id, facts: e.facts) })
       insert("ends", rows.fetch(:elements, []).flat_map { |e| ends(e) })
+      insert("waivers", rows.fetch(:waivers, []).map { |w| w.to_h.merge(project_id: @project_id) })
       insert("placements", rows.fetch(:placements, []).map { |p| p.to_h.merge(project_id: @project_id) })
     end
 
@@ -53,7 +55,7 @@ module Store
     end
 
     def strike(deltas)
-      { elements: [], placements: [], sheets: [] }.merge(deltas.group_by(&:table)).each do |table, list|
+      { elements: [], placements: [], waivers: [], sheets: [] }.merge(deltas.group_by(&:table)).each do |table, list|
         next if list.empty?
 
         ids = list.map(&:id)
@@ -67,7 +69,7 @@ module Store
     def alter(deltas)
       placements, others = deltas.partition { |delta| delta.table == :placements }
       alter_placements(placements)
-      others.each { |delta| delta.table == :elements ? alter_element(delta) : alter_columns(delta, "sheets", SHEET) }
+      others.each { |delta| delta.table == :elements ? alter_element(delta) : alter_columns(delta, delta.table.to_s, delta.table == :sheets ? SHEET : WAIVER) }
     end
 
     # All at once: tidying alters thousands.

@@ -41,6 +41,9 @@ module Web
     register DrawingRoutes
     register SelectionRoutes
     register RegisterRoutes
+    register FindingRoutes
+    register ReadingRoutes
+    register JournalRoutes
     register IntakeRoutes
 
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }

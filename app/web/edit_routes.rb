@@ -32,15 +32,6 @@ module Web
         end
       end
 
-      app.post("#{SHEET}/repairs") do
-        at_desk do |desk|
-          found = desk.findings.find { |finding| finding.key == params[:finding] && finding.repair }
-          raise Basalt::Change::Conflict, "This finding is no longer there" unless found
-
-          perform(desk, "repaired: #{found.repair.label}") { |draft, _| draft.apply(found.repair.changes) }
-        end
-      end
-
       app.post("#{SHEET}/facts/:element_id") do
         on_sheet(->(draft) { "set #{params[:fact]} of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
           element(@desk, params[:element_id])

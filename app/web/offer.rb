@@ -25,14 +25,25 @@ module Web
     end
 
     # @return [Array(Symbol, String)] +:fits+, +:warns+, +:wrong+ or +:nothing+, and a sentence
-    def hint
+    def hint = @hint ||= foretold
+
+    def foretold
       return [:nothing, ""] if @text.strip.empty?
 
-      draft = Basalt::Change::Draft.new(@desk.set)
+      draft = @draft = Basalt::Change::Draft.new(@desk.set)
       Acting.say(draft, @sheet, @text)
       draft.effect.empty? ? [:nothing, "stands so already"] : consequence(draft)
     rescue Basalt::Mistake => e
       [:wrong, e.message]
+    end
+
+    # @return [Array<Basalt::Drawing::Item>] what the statement would add to the sheet
+    def ghost
+      return [] unless %i[fits warns].include?(hint.first) && @draft
+
+      @desk.foresee(@draft, @sheet.id)
+    rescue Basalt::Mistake
+      []
     end
 
     private

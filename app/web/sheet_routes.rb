@@ -20,14 +20,6 @@ module Web
         end
       end
 
-      app.get("/projects/:project_id/sheets/:sheet_id/findings") do
-        at_desk do |desk|
-          sheet = sheet(desk)
-          note_marks(desk)
-          [*findings_parts(desk, sheet), part("#pieces", pieces(desk, sheet, Acting::NOTHING))].join
-        end
-      end
-
       app.get("/projects/:project_id/sheets/:sheet_id/complete") do
         at_desk { |desk| view(:completion, offer: Offer.new(desk, sheet(desk), params[:statements].to_s)) }
       end

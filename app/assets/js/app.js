@@ -11,6 +11,8 @@ import { Handles } from "./handles.js";
 import { Clipboard } from "./clipboard.js";
 import { Overview } from "./overview.js";
 import { Grid } from "./grid.js";
+import { Reading } from "./reading.js";
+import { Findings } from "./findings.js";
 import { Travel } from "./travel.js";
 import { StatementLine } from "./statement_line.js";
 import { Keys } from "./keys.js";
@@ -38,6 +40,8 @@ if (page) {
     parts.travel = new Travel(view, selection);
     new Overview(view);
   }
+  new Findings(act);
+  new Reading(act, selection);
   new Grid(act, selection);
   new Clipboard(selection, act);
   new Keys(parts);

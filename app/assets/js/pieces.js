@@ -17,7 +17,7 @@ export class Pieces {
     this.box.replaceChildren();
     if (entered) document.getElementById("session").after(entered);
     if (document.getElementById("drawing")) this.draw(answer);
-    else if (document.getElementById("reading")) window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
+    else if (document.getElementById("reading") && !document.getElementById("reading-text")) window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
     this.fillTable(answer);
     const gone = answer.dataset.gone.split(" ").filter(Boolean);
     this.selection.prune(gone.filter((id) => id.startsWith("r")).map((id) => id.slice(1)));

@@ -21,6 +21,7 @@ export class StatementLine {
 
   clear() {
     this.input.value = "";
+    document.getElementById("ghost")?.replaceChildren();
     document.getElementById("hint").replaceChildren();
     this.close();
   }
@@ -50,6 +51,16 @@ export class StatementLine {
     shown.removeAttribute("id");
     shown.hidden = false;
     document.getElementById("hint").replaceChildren(shown);
+    this.haunt();
+  }
+
+  // What it would add stands pale on the sheet.
+  haunt() {
+    const ghost = document.getElementById("ghost");
+    if (!ghost) return;
+    const groups = this.input.value ? [...(document.getElementById("ghosts")?.children ?? [])].map((group) => group.cloneNode(true)) : [];
+    groups.forEach((group) => { group.removeAttribute("id"); delete group.dataset.element; });
+    ghost.replaceChildren(...groups);
   }
 
   close() {

@@ -7,7 +7,7 @@ module Basalt
     class Draft
       include Model::Queries
 
-      TABLES = %i[elements sheets placements].freeze
+      TABLES = %i[elements sheets placements waivers].freeze
 
       # @param base [Model::WorkingSet, Draft]
       # @param ids [#call] makes a new id
@@ -23,6 +23,7 @@ module Basalt
       def elements = @overlays[:elements]
       def sheets = @overlays[:sheets]
       def placements = @overlays[:placements]
+      def waivers = @overlays[:waivers]
       def table(name) = @overlays.fetch(name)
       def project = @project || base.project
       def new_id = @ids.call
@@ -36,6 +37,13 @@ module Basalt
       # @raise [Mistake] when one cannot be made; nothing of the draft should be used then
       def apply(*changes)
         changes.flatten.each { |change| change.apply(self) }
+        self
+      end
+
+      # Takes over what another draft over this one came to.
+      # @param trial [Draft]
+      def absorb(trial)
+        trial.effect.deltas.each { |delta| delta.after ? @overlays[delta.table].put(delta.after) : delete(delta.table, delta.id) }
         self
       end
 

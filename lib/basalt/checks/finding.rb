@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "digest"
+
 module Basalt
   module Checks
     # What a check found: +message+ says what, +why+ says why the trade minds, +subjects+ are
@@ -12,6 +14,13 @@ module Basalt
 
       # @return [String] the same for the same finding about the same things
       def key = "#{id}:#{subjects.join('+')}"
+
+      # @return [String] what the finding says and what it is about, condensed; another when either changes
+      def state(set)
+        about = subjects.map { |id| set.element(id)&.then { |e| [e.name, e.facts.sort, e.ends.map { |one| [one.role, one.target_id, one.facts.sort] }] } }
+        Digest::SHA256.hexdigest([message, about].inspect)[0, 24]
+      end
+
       def error? = severity == :error
     end
   end

@@ -12,6 +12,7 @@ module Basalt
           owner: ->(e) { e.owner_id ? [e.owner_id] : [] },
           container: ->(e) { e.container_id ? [e.container_id] : [] }
         },
+        waivers: { finding: ->(w) { [w.finding] } },
         sheets: { name: ->(s) { [s.name] } },
         placements: {
           sheet: ->(p) { [p.sheet_id] },

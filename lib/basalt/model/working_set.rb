@@ -2,7 +2,7 @@
 
 module Basalt
   module Model
-    # The part of a project that work is done on: elements, sheets and placements as they
+    # The part of a project that work is done on: elements, sheets, placements and waivers as they
     # stood at one version.
     class WorkingSet
       include Queries
@@ -13,9 +13,10 @@ module Basalt
         @elements = Table.new(INDEXES[:elements])
         @sheets = Table.new(INDEXES[:sheets])
         @placements = Table.new(INDEXES[:placements])
+        @waivers = Table.new(INDEXES[:waivers])
       end
 
-      attr_reader :elements, :sheets, :placements, :project, :version
+      attr_reader :elements, :sheets, :placements, :waivers, :project, :version
 
       def table(name) = public_send(name)
 

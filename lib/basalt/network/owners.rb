@@ -11,6 +11,10 @@ module Basalt
         set.relations_of(device.id, "ownership").select { |o| o.target("owned") == device.id }.map { |o| o.target("owner") }.first(1)
       end
 
+      def clear(context, device)
+        context.draft.relations_of(device.id, "ownership").select { |o| o.target("owned") == device.id }.each { |old| context.draft.apply(Change::Remove.new(id: old.id)) }
+      end
+
       def give(context, device, owner)
         return if of(context.draft, device) == [owner.id]
 

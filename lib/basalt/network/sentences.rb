@@ -21,15 +21,18 @@ module Basalt
 
       IN_PLACE = quality(%w[device place], "in <container:thing(place)>",
                          take: ->(context, thing, said) { context.set(thing.id, "container", said[:container].id) },
-                         tell: ->(teller, thing) { thing.container_id ? [["in", teller.thing(thing.container_id)]] : [] })
+                         tell: ->(teller, thing) { thing.container_id ? [["in", teller.thing(thing.container_id)]] : [] },
+                         clear: ->(context, thing) { context.set(thing.id, "container", nil) })
 
       PART_OF = quality("subnet", "part of <container:thing(subnet)>",
                         take: ->(context, subnet, said) { context.set(subnet.id, "container", said[:container].id) },
-                        tell: ->(teller, subnet) { subnet.container_id ? [["part of", teller.thing(subnet.container_id)]] : [] })
+                        tell: ->(teller, subnet) { subnet.container_id ? [["part of", teller.thing(subnet.container_id)]] : [] },
+                        clear: ->(context, subnet) { context.set(subnet.id, "container", nil) })
 
       OWNED_BY = quality("device", "owned by <owner:thing(outside)>",
                          take: ->(context, device, said) { Owners.give(context, device, said[:owner]) },
-                         tell: ->(teller, device) { Owners.of(teller.set, device).map { |id| ["owned by", teller.thing(id)] } })
+                         tell: ->(teller, device) { Owners.of(teller.set, device).map { |id| ["owned by", teller.thing(id)] } },
+                         clear: ->(context, device) { Owners.clear(context, device) })
 
       HEIGHT = quality("place", "<height:height>", tell: ->(_teller, place) { place["height"] ? [["#{place['height']}U"]] : [] })
 

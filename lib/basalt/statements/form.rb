@@ -3,15 +3,17 @@
 module Basalt
   module Statements
     # One sentence that can be said: its pattern and what it does. The block gets the
-    # context and the captured values. +declares+ is the kind and facts it makes.
+    # context and the captured values. +declares+ is the kind and facts it makes; +unsay+ takes
+    # back what the sentence said, all of it or what another sentence in its place does not say.
     class Form
-      def initialize(source, declares: nil, &action)
+      def initialize(source, declares: nil, unsay: nil, &action)
         @source = source
         @declares = declares
+        @unsay = unsay
         @action = action
       end
 
-      attr_reader :source, :declares, :action
+      attr_reader :source, :declares, :unsay, :action
 
       def nodes = @nodes ||= Pattern.compile(source)
 

@@ -11,12 +11,14 @@ module Basalt
       # @param fact [String, nil] the flag it sets
       # @param take [#call, nil] gets context, element and captures
       # @param tell [#call, nil] gets teller and element, returns arrays of parts
-      def initialize(kinds, source, fact: nil, take: nil, tell: nil)
+      # @param clear [#call, nil] gets context and element, and takes back what was said
+      def initialize(kinds, source, fact: nil, take: nil, tell: nil, clear: nil)
         @kinds = Array(kinds)
         @source = source
         @fact = fact
         @take = take
         @tell = tell
+        @clear = clear
       end
 
       attr_reader :kinds, :source
@@ -30,6 +32,14 @@ module Basalt
         values.each { |fact, value| context.set(element.id, fact, value) }
       end
 
+      def clear(context, element)
+        return @clear.call(context, element) if @clear
+        return if @take
+
+        facts = @fact ? [@fact] : nodes.flat_map { |node| slots(node) }
+        facts.each { |fact| context.set(element.id, fact, nil) }
+      end
+
       # @return [Array<Array>] for each time it is to be said, the parts to say
       def tell(teller, element)
         return @tell.call(teller, element) if @tell
@@ -39,6 +49,16 @@ module Basalt
         return [] unless slots.all? { |slot| element[slot.name.to_s] }
 
         [nodes.map { |node| node.is_a?(Pattern::Slot) ? teller.value(node, element[node.name.to_s]) : node.words.first }]
+      end
+
+      private
+
+      def slots(node)
+        case node
+        when Pattern::Slot then [node.name.to_s]
+        when Pattern::Maybe then node.nodes.flat_map { |inner| slots(inner) }
+        else []
+        end
       end
     end
   end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Web
+  # The reading, edited as text.
+  module ReadingRoutes
+    SHEET = EditRoutes::SHEET
+    LIMIT = 2_000_000
+
+    def self.registered(app)
+      app.get("#{SHEET}/reading/edit") do
+        at_desk do |desk|
+          sentences = Basalt::Statements::Teller.new(desk.set).sentences(sheet(desk).id)
+          view(:reading_editor, sheet: sheet(desk), before: sentences.flat_map(&:last), text: sentences.flat_map(&:last), owners: sentences.flat_map { |id, lines| [id] * lines.length }, refused: [])
+        end
+      end
+
+      app.post("#{SHEET}/reading") do
+        at_desk do |desk|
+          raise Basalt::Mistake, "The text is larger than 2 MB" if params[:text].to_s.length > LIMIT
+
+          before, after = [params[:before], params[:text]].map { |text| text.to_s.gsub("\r", "").split("\n") }
+          revision = Basalt::Statements::Revision.new(desk.set, sheet(desk).id, before, after)
+          parts = perform(desk, ->(_) { "edited the reading of #{sheet(desk).name}" }) { |draft, _| revision.into(draft) }
+          [parts, part("#reading", reading_after(desk, sheet(desk), revision.refused), "innerHTML")].join
+        end
+      end
+
+      app.helpers(Reading)
+    end
+
+    # The face of sentences.
+    module Reading
+      # What could not be understood stays where it was typed.
+      def reading_after(desk, sheet, refused)
+        sentences = Basalt::Statements::Teller.new(desk.set).sentences(sheet.id)
+        return view(:sentences, sheet:, sentences:) if refused.empty?
+
+        lines = sentences.flat_map(&:last)
+        owners = sentences.flat_map { |id, list| [id] * list.length }
+        text = lines.dup
+        marked = refused.sort_by { |one| one.index || 0 }.map do |one|
+          at = [one.index || text.length, text.length].min
+          text.insert(at, one.text)
+          owners.insert(at, "")
+          [at, one.reason]
+        end
+        view(:reading_editor, sheet:, before: lines, text:, owners:, refused: marked)
+      end
+    end
+  end
+end

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # Takes a waiver back; the finding counts again.
+    TakeBack = Value.of(:id) do
+      def apply(draft)
+        raise Conflict, "the waiver is no longer there" unless draft.waivers[id]
+
+        draft.delete(:waivers, id)
+      end
+    end
+  end
+end
