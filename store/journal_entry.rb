@@ -14,12 +14,16 @@ module Store
     # @return [JournalEntry, nil] what a redo would do again
     def self.to_redo(project_id, sheet_id) = acts(project_id, sheet_id).where(state: "undone").order(:number).first
 
-    # @param element_ids [Array<String>, nil] of an element and its placements: entries that altered one of them
+    ABOUT = "EXISTS (SELECT 1 FROM jsonb_array_elements(deltas) AS delta " \
+            "WHERE ? IN (delta ->> 'id', delta -> 'before' ->> 'element_id', delta -> 'after' ->> 'element_id'))"
+    private_constant :ABOUT
+
+    # @param element_id [String, nil] entries that altered this element or where it stands
     # @return [ActiveRecord::Relation] latest first
-    def self.told(project_id, sheet_id: nil, element_ids: nil)
+    def self.told(project_id, sheet_id: nil, element_id: nil)
       found = where(project_id:).select(:project_id, :number, :sheet_id, :act, :state, :said, :said_by, :at).order(number: :desc)
       found = found.where(sheet_id:) if sheet_id
-      element_ids ? found.where("EXISTS (SELECT 1 FROM jsonb_array_elements(deltas) AS delta WHERE delta ->> 'id' IN (?))", element_ids) : found
+      element_id ? found.where(ABOUT, element_id) : found
     end
 
     def effect = Basalt::Change::Effect.new(deltas: deltas.map { |delta| Rows.load_delta(delta) })

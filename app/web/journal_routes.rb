@@ -11,7 +11,7 @@ module Web
           sheet = params[:sheet] && desk.set.sheets[id(params[:sheet])]
           element = params[:element] && element(desk, params[:element])
           page = params[:page].to_i.clamp(0, 100_000)
-          entries = Store::JournalEntry.told(desk.project_id, sheet_id: sheet&.id, element_ids: element && [element.id, *desk.set.placements.by(:element, element.id).map(&:id)])
+          entries = Store::JournalEntry.told(desk.project_id, sheet_id: sheet&.id, element_id: element&.id)
           erb(:journal, locals: { desk:, sheet:, element:, page:, entries: entries.offset(page * PAGE).limit(PAGE + 1).to_a })
         end
       end

@@ -1,3 +1,5 @@
+const LINE = 24;
+
 // The reading as text: the line that the caret is in selects what it tells, and lines that
 // could not be understood are marked behind it.
 export class Reading {
@@ -28,12 +30,14 @@ export class Reading {
     this.typed = this.text.value.split("\n");
     this.mark();
     this.text.focus();
+    if (this.refused.size) this.goTo(Math.min(...this.refused));
   }
 
   goTo(line) {
     const at = this.text.value.split("\n").slice(0, line).join("\n").length + (line ? 1 : 0);
     this.text.focus();
     this.text.setSelectionRange(at, at);
+    this.text.scrollTop = Math.max(0, (line - 3) * LINE);
     this.caret(this.text);
   }
 

@@ -19,7 +19,8 @@ module Basalt
       def initialize(set, sheet_id, before, after)
         @set = set
         @sheet_id = sheet_id
-        @hunks = hunks(before.map(&:strip), after.map(&:strip))
+        @before = before.map(&:strip)
+        @after = after.map(&:strip)
         @refused = []
       end
 
@@ -28,31 +29,78 @@ module Basalt
       # @return [Change::Draft]
       def into(draft)
         @told = Teller.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
-        altered, rest = @hunks.partition { |hunk| hunk.old && hunk.text }
-        struck, added = rest.partition(&:old)
-        declared, others = altered.partition { |hunk| read(@set, hunk.old)[1]&.declares }
-        (declared + others).each { |hunk| attempt(draft, hunk) { |trial| alter(trial, hunk) } }
-        say_all(draft, added)
+        struck, rest = hunks.partition { |hunk| hunk.text.nil? }
+        say_all(draft, rest.sort_by { |hunk| [turn(hunk), hunk.index] })
         struck.each { |hunk| attempt(draft, hunk) { |trial| strike(trial, hunk.old) } }
         draft
       end
 
       private
 
-      # What stands in another order only is not different.
-      def hunks(before, after)
-        moved = before.tally
-        found = Diff::LCS.sdiff(before, after).reject { |change| change.action == "=" }.map { |change| Hunk.new(change.old_element, change.new_position, change.new_element) }
-        gone = found.filter_map(&:old)
-        come = found.filter_map(&:text)
-        same = gone.select { |line| come.include?(line) && moved[line] }
-        found.each { |hunk| parted(hunk, same) }
-        found.reject { |hunk| [hunk.old, hunk.text].all? { |line| line.nil? || line.empty? || line.start_with?("#") } }
+      # What is known is altered under the name it has before it gets another.
+      def turn(hunk)
+        return 2 unless hunk.old
+
+        read(@set, hunk.old)[1]&.declares ? 1 : 0
       end
 
-      def parted(hunk, same)
-        hunk.old = nil if hunk.old.nil? || hunk.old.empty? || same.include?(hunk.old)
-        hunk.text = nil if hunk.text.nil? || Line.empty?(hunk.text) || same.include?(hunk.text)
+      # What stands in another order only is not different.
+      def hunks
+        found = Diff::LCS.sdiff(@before, @after).reject { |change| change.action == "=" }
+        gone = found.filter_map { |change| Hunk.new(change.old_element, change.new_position) if change.old_element && !Line.empty?(change.old_element) }
+        come = found.filter_map { |change| Hunk.new(nil, change.new_position, change.new_element) if change.new_element && !Line.empty?(change.new_element) }
+        drop_moved(gone, come)
+        pair(gone, come) { |hunk| topic(hunk) }
+        pair(gone, come) { |hunk| [hunk.index, read(hunk.text ? scratch : @set, hunk.text || hunk.old)[1]&.source] }
+        gone + come
+      end
+
+      def drop_moved(gone, come)
+        gone.reject! do |old|
+          at = come.index { |one| one.text == old.old } or next
+          come.delete_at(at)
+        end
+      end
+
+      # A sentence that tells of the same in another way stands in the place of the old one.
+      def pair(gone, come)
+        open = come.reject(&:old).group_by { |hunk| yield hunk }
+        gone.reject! do |old|
+          key = yield old
+          match = key && key.none?(&:nil?) && open[key]&.shift or next
+          match.old = old.old
+        end
+      end
+
+      # What a sentence is about: its form, and the names in it.
+      def topic(hunk)
+        _, form, said = read(hunk.text ? scratch : @set, hunk.text || hunk.old)
+        return [nil] unless form
+        return [form.declares[0].name, title(form, said)] if form.declares
+
+        [form.source, *said.values.flatten(1).grep(Model::Element).map(&:name)]
+      end
+
+      # The model with all that the edited text declares, to understand its sentences by.
+      def scratch
+        @scratch ||= Change::Draft.new(@set).tap do |draft|
+          @after.each do |line|
+            _, form, said = read(draft, line)
+            next unless form&.declares && known(draft, form, said).nil?
+
+            trial = Change::Draft.new(draft)
+            say(trial, line)
+            draft.absorb(trial)
+          rescue Mistake
+            next
+          end
+        end
+      end
+
+      def title(form, said) = Model::Names.clean((said[:name] || form.declares[2]).to_str)
+
+      def known(set, form, said)
+        set.named(title(form, said)).find { |element| element.kind == form.declares[0].name }
       end
 
       def attempt(draft, hunk)
@@ -66,14 +114,14 @@ module Basalt
       end
 
       def refuse(hunk, error)
-        @refused << Refused.new(index: hunk.index, text: hunk.text || hunk.old, reason: (error.is_a?(Misread) ? error.on_line(nil) : error).message)
+        @refused << Refused.new(index: hunk.index || @after.length, text: hunk.text || hunk.old, reason: (error.is_a?(Misread) ? error.on_line(nil) : error).message)
         false
       end
 
       # One sentence may need what another makes: those that fail are tried again after the rest.
       def say_all(draft, hunks)
         loop do
-          left = hunks.reject { |hunk| attempt(draft, hunk) { |trial| say(trial, hunk.text) } }
+          left = hunks.reject { |hunk| attempt(draft, hunk) { |trial| take(trial, hunk) } }
           break if left.empty? || left.length == hunks.length
 
           @refused.reject! { |refused| left.any? { |hunk| hunk.index == refused.index } }
@@ -85,14 +133,26 @@ module Basalt
       def read(set, line) = Line.read(line, context(set))
       def say(draft, line) = Document.new(line).into(draft, sheet_id: @sheet_id)
 
+      def take(draft, hunk) = hunk.old ? alter(draft, hunk) : say(draft, hunk.text)
+
       def alter(draft, hunk)
         _, form, said = read(@set, hunk.old)
         _, other, instead = read(draft, hunk.text)
         id = @told[hunk.old]
-        return strike(draft, hunk.old) && say(draft, hunk.text) unless form && other && form.source == other.source && draft.element(id)
+        return strike(draft, hunk.old) && say(draft, hunk.text) unless form && other && draft.element(id) && alike_forms?(form, other)
 
         withdraw(draft, form, said, id, instead)
+        declared(draft, other, id) if form.declares
         say_instead(draft, hunk, form, id)
+      end
+
+      def alike_forms?(one, other)
+        one.source == other.source || (one.declares && other.declares && one.declares[0] == other.declares[0])
+      end
+
+      # A server that is said to be a storage is one from now on.
+      def declared(draft, form, id)
+        draft.apply(form.declares[1].map { |fact, value| Change::Set.new(id:, fact:, value:) })
       end
 
       # Takes back what the old sentence said, keeping what it is about.
@@ -107,6 +167,8 @@ module Basalt
 
       def rename(draft, element, instead)
         name = instead[:name]&.then { |given| Model::Names.clean(given.to_str) }
+        raise Mistake, "#{name} is there already" if name && name != element.name && draft.named(name).any? { |other| other.kind == element.kind }
+
         draft.apply(Change::Set.new(id: element.id, fact: "name", value: name)) if name && name != element.name
       end
 
@@ -126,10 +188,15 @@ module Basalt
       def strike(draft, line)
         _, form, said = read(@set, line)
         id = @told[line]
-        return true unless form && id && draft.element(id)
+        return true unless form && id && draft.element(id) && !still_said?(draft, draft.element(id))
 
         form.unsay ? form.unsay.call(context(draft), said, nil) : strike_element(draft, draft.element(id))
         true
+      end
+
+      # Another sentence of the edited text may tell the same by now.
+      def still_said?(draft, element)
+        @after.intersect?(Teller.new(draft).tell(element).first(1)) && element.relation?
       end
 
       # A thing that stands elsewhere too leaves this sheet alone.
