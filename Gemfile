@@ -22,6 +22,7 @@ gem "ttfunk", "~> 1.8"
 group :test do
   gem "axe-core-capybara", "~> 4.10"
   gem "capybara", "~> 3.40"
+  gem "json_schemer", "~> 2.4"
   gem "minitest", "~> 5.25"
   gem "nokogiri", "~> 1.18"
   gem "rack-test", "~> 2.2"

@@ -42,7 +42,9 @@ module Store
     def joined(row) = Basalt::Model::End.new(role: row["role"], target_id: row["target_id"], facts: JSON.parse(row["facts"]).freeze)
 
     def sheets
-      rows("SELECT #{SHEETS.join(', ')} FROM sheets WHERE project_id = $1 ORDER BY ordinal").each { |row| yield Basalt::Model::Sheet.new(**plain(row, SHEETS)) }
+      rows("SELECT #{SHEETS.join(', ')}, view FROM sheets WHERE project_id = $1 ORDER BY ordinal").each do |row|
+        yield Basalt::Model::Sheet.new(**plain(row, SHEETS), view: parse(row["view"]))
+      end
     end
 
     def placements

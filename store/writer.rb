@@ -7,7 +7,7 @@ module Store
     BATCH = 1000
     ELEMENT = %i[kind name owner_id rank container_id assumed said_by external_id ordinal].freeze
     WAIVER = %i[finding state reason said_by at ordinal].freeze
-    SHEET = %i[name notation number band revision status drawn_by dated ordinal].freeze
+    SHEET = %i[name notation number band revision status drawn_by dated view ordinal].freeze
 
     def initialize(project_id)
       @project_id = project_id
@@ -101,9 +101,11 @@ module Store
       sets = changed.each_index.map { |i| "#{changed[i]} = $#{i + 3}" }
       olds = changed.each_index.map { |i| "#{changed[i]} IS NOT DISTINCT FROM $#{changed.length + i + 3}" }
       count = connection.exec_update("UPDATE #{table} SET #{sets.join(', ')} WHERE id = $1 AND project_id = $2 AND #{olds.join(' AND ')}", "alter",
-                                     [delta.id, @project_id, *delta.after.to_h.values_at(*changed), *delta.before.to_h.values_at(*changed)])
+                                     [delta.id, @project_id, *written(delta.after, changed), *written(delta.before, changed)])
       conflict(delta) if count.zero?
     end
+
+    def written(row, columns) = row.to_h.values_at(*columns).map { |value| value.is_a?(Hash) ? value.to_json : value }
 
     # Only the facts that differ are written, and only over the values they were read with.
     def alter_facts(delta)

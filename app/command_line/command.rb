@@ -41,6 +41,15 @@ module CommandLine
       raise Basalt::Mistake, @arguments.empty? ? "Name a file: #{self.class::USAGE}" : "Name one file, not #{@arguments.length}"
     end
 
+    # @return [Basalt::Change::Draft] with every sheet tidied that was never arranged
+    def arranged(set)
+      draft = Basalt::Change::Draft.new(set, ids: Files.counter.then { |count| -> { "p#{count.call}" } })
+      draft.sheet_list.each do |sheet|
+        Basalt::Drawing::Arranger.new(draft, sheet.id).tidy if draft.placements_on(sheet.id).any? { |placement| placement.box.nil? && placement.route.nil? }
+      end
+      draft
+    end
+
     # @return [Basalt::Model::WorkingSet] what the file says
     def model
       Files.model(file)

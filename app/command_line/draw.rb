@@ -4,7 +4,7 @@ module CommandLine
   # Draws a sheet of a file.
   class Draw < Command
     USAGE = "bin/basalt draw FILE.basalt [--sheet NAME] --to OUT.svg|OUT.png"
-    SUMMARY = "Draws a sheet, tidied; without --sheet the first."
+    SUMMARY = "Draws a sheet, tidied where it was never arranged; without --sheet the first."
 
     def describe(parser)
       super
@@ -20,7 +20,7 @@ module CommandLine
       raise Basalt::Mistake, "A drawing is written as .svg or .png, not “#{File.extname(to)}”" unless %w[svg png].include?(type)
 
       set = model
-      Files.write(to, Drawings::Export.public_send(type, *laid_out(set, sheet(set)), findings: Basalt::Checks::Runner.new(set).findings))
+      Files.write(to, Drawings::Export.public_send(type, arranged(set), sheet(set).id, findings: Basalt::Checks::Runner.new(set).findings))
       0
     end
 
@@ -37,12 +37,6 @@ module CommandLine
       others = sheets.drop(1).map(&:name)
       err.puts "Drawing #{sheets.first.name}; --sheet would draw #{others.join(', ')}" if others.any?
       sheets.first
-    end
-
-    def laid_out(set, sheet)
-      draft = Basalt::Change::Draft.new(set, ids: Files.counter.then { |count| -> { "p#{count.call}" } })
-      Basalt::Drawing::Arranger.new(draft, sheet.id).tidy
-      [set.advance(draft.effect), sheet.id]
     end
   end
 end

@@ -18,11 +18,21 @@ module CommandLine
 
     # @return [Basalt::Model::WorkingSet] with every sheet laid out
     def model(path)
+      content = bytes(path)
+      return Basalt::Formats::ProjectDocument.read(content).set if document?(path, content)
+
       draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: counter)
-      Basalt::Statements::Document.new(bytes(path)).into(draft)
+      Basalt::Statements::Document.new(content).into(draft)
       Basalt::Model::WorkingSet.new.advance(draft.effect)
-    rescue Basalt::Statements::Misread => e
+    rescue Basalt::Statements::Misread, Basalt::Formats::ProjectDocument::Damaged => e
       raise Basalt::Mistake, "#{path}: #{e.message}"
+    end
+
+    def document?(path, content = "") = File.extname(path).casecmp?(".json") || content.lstrip.start_with?("{")
+
+    # Statements, or a project document where the name ends so.
+    def write_model(path, set)
+      write(path, document?(path) ? Basalt::Formats::ProjectDocument.write(set) : Basalt::Statements::Teller.new(set).project)
     end
 
     # The same file gives the same ids, and so the same drawing to the letter.

@@ -19,7 +19,7 @@ module CommandLine
       table = table()
       draft = Basalt::Change::Draft.new(File.exist?(to) ? Files.model(to) : Basalt::Model::WorkingSet.new, ids: Files.counter.then { |c| -> { "i#{c.call}" } })
       result = intake(table).take(draft, sheet_id: sheet(draft))
-      Files.write(to, Basalt::Statements::Teller.new(draft).project)
+      Files.write_model(to, draft)
       tell(result)
     end
 

@@ -3,7 +3,7 @@
 module CommandLine
   # Finds the command that was asked for and runs it.
   module Main
-    COMMANDS = { "start" => "Start", "check" => "Check", "read" => "Read", "draw" => "Draw", "import" => "Import" }.freeze
+    COMMANDS = { "start" => "Start", "check" => "Check", "read" => "Read", "draw" => "Draw", "import" => "Import", "convert" => "Convert" }.freeze
 
     module_function
 

@@ -12,6 +12,8 @@ module Web
         projects.one? ? redirect(project_path(projects.first.id)) : erb(:projects, locals: { projects: })
       end
 
+      app.get("/projects") { erb(:projects, locals: { projects: Store::Project.order(:created_at).to_a }) }
+
       app.post("/projects") { redirect project_path(Store::Project.open(params[:name]).id) }
 
       app.get("/drawing.css") do
@@ -38,6 +40,21 @@ module Web
           desk.act(said: "opened the sheet #{params[:name]}", by: person) { |draft| draft.apply(change) }
           redirect project_path(desk.project_id, "sheets/#{desk.set.sheets.by(:name, Basalt::Model::Names.clean(params[:name])).first.id}")
         end
+      end
+
+      app.get("/projects/:project_id/project.json") do
+        project = Store::Project.find(id(params[:project_id]))
+        content_type :json
+        attachment "#{project.name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.json"
+        Store::Archive.write(project.id)
+      end
+
+      app.post("/projects/documents") do
+        file = params[:file]
+        raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
+        raise Basalt::Mistake, "The file is larger than #{Basalt::Formats::ProjectDocument::LIMIT / 1_000_000} MB" if file[:tempfile].size > Basalt::Formats::ProjectDocument::LIMIT
+
+        redirect project_path(Store::Archive.read(file[:tempfile].read).id)
       end
 
       %w[undo redo].each do |turn|

@@ -49,7 +49,7 @@ class FindingsTest < Minitest::Test
     fill_in "The reading as text", with: edited
     click_button "Take it in"
     assert_css ".refused-lines", text: "wombat"
-    assert_css "#reading-marks .wrong", text: "wombat over the moon"
+    assert_css "#reading-marks .wrong", text: "wombat over the moon", visible: :all
     set = model_of(@project)
     assert_equal [1, 0], [set.named("archive").length, set.named("historian").length]
     assert_equal ["10.20.4.77"], set.relations_of(set.named("sampler").first.id).map { |line| line["address"] }

@@ -17,7 +17,7 @@ module Basalt
 
       # @return [String] what the finding says and what it is about, condensed; another when either changes
       def state(set)
-        about = subjects.map { |id| set.element(id)&.then { |e| [e.name, e.facts.sort, e.ends.map { |one| [one.role, one.target_id, one.facts.sort] }] } }
+        about = subjects.map { |id| set.element(id)&.then { |e| [e.name, e.facts.sort, e.ends.map { |one| [one.role, set.element(one.target_id)&.name, one.facts.sort] }] } }
         Digest::SHA256.hexdigest([message, about].inspect)[0, 24]
       end
 

@@ -2,8 +2,9 @@
 
 module Basalt
   module Model
-    # One drawing: a notation of a part of the model.
-    Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :ordinal) do
+    # One drawing: a notation of a part of the model. +view+ keeps what is shown in a way of
+    # its own there: labels hidden, parallel lines folded.
+    Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :view, :ordinal) do
       def initialize(revision: "A", status: "draft", **rest)
         super(revision:, status:, **rest)
       end

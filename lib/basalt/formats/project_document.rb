@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+require "json"
+
+module Basalt
+  module Formats
+    # A whole project as one JSON document; docs/project.schema.json describes it. Reading
+    # checks every value, and refuses with the place (a JSON pointer, RFC 6901).
+    class ProjectDocument
+      VERSION = 1
+      # Bytes, and how deep its arrays and objects may be nested.
+      LIMIT = 200_000_000
+      DEPTH = 20
+
+      # A document that cannot be taken; the message begins with the place.
+      class Damaged < Mistake
+        def initialize(place, reason)
+          super("#{place.empty? ? 'the document' : place}: #{reason}")
+        end
+      end
+
+      # What the document holds beside the model, as plain hashes.
+      Extras = Value.of(:journal, :images) do
+        def initialize(journal: [], images: []) = super
+      end
+
+      class << self
+        # @param set [Model::WorkingSet, Change::Draft]
+        # @return [String] JSON
+        def write(set, extras: Extras.new)
+          JSON.pretty_generate({ basalt: VERSION, project: { name: set.project }, **tables(set), journal: extras.journal, images: extras.images })
+        end
+
+        # @param text [String]
+        # @return [ProjectDocument]
+        # @raise [Damaged]
+        def read(text)
+          raise Damaged.new("", "it is larger than #{LIMIT / 1_000_000} MB") if text.bytesize > LIMIT
+
+          new(parse(text))
+        end
+
+        private
+
+        def tables(set)
+          DocumentRows::TABLES.to_h { |table| [table, set.public_send(table).each.sort_by(&:ordinal).map { |row| DocumentRows.dump(row) }] }
+        end
+
+        def parse(text)
+          JSON.parse(text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF"), max_nesting: DEPTH)
+        rescue JSON::NestingError
+          raise Damaged.new("", "it is nested more than #{DEPTH} deep")
+        rescue JSON::ParserError, EncodingError => e
+          raise Damaged.new("", "this is not JSON (#{e.message.lines.first.to_s.strip[0, 160]})")
+        end
+      end
+
+      # @param json [Object] as parsed
+      def initialize(json)
+        head(json)
+        @rows = DocumentRows::TABLES.to_h { |table| [table, DocumentRows.load(table, json.fetch(table.to_s, []), "/#{table}")] }
+        @extras = Extras.new(journal: list(json, "journal"), images: list(json, "images"))
+        Consistency.check(@rows)
+        JournalRows.check(@extras.journal)
+        ImageRows.check(@extras.images)
+      end
+
+      attr_reader :name, :extras
+
+      # @return [Model::WorkingSet]
+      def set
+        Model::WorkingSet.new(project: name).tap { |set| @rows.each { |table, rows| rows.each { |row| set.table(table).put(row) } } }
+      end
+
+      private
+
+      def head(json)
+        raise Damaged.new("", "it is not an object") unless json.is_a?(Hash)
+
+        version = json["basalt"]
+        raise Damaged.new("/basalt", "the version of the document is missing: this is no project of Basalt's") unless version.is_a?(Integer)
+        raise Damaged.new("/basalt", "it is of version #{version}; this Basalt reads up to #{VERSION}, so a newer one is needed") if version > VERSION
+
+        strange = json.keys - ["basalt", "project", "journal", "images", "$schema", *DocumentRows::TABLES.map(&:to_s)]
+        raise Damaged.new("/#{strange.first}", "nothing of that name belongs here") if strange.any?
+
+        @name = project_name(json["project"])
+      end
+
+      def project_name(project)
+        raise Damaged.new("/project/name", "the project has no name") unless project.is_a?(Hash) && (project["name"].nil? || project["name"].is_a?(String))
+
+        project["name"] && Model::Names.clean(project["name"])
+      rescue Model::BadFact => e
+        raise Damaged.new("/project/name", e.message)
+      end
+
+      def list(json, key)
+        rows = json.fetch(key, [])
+        rows.is_a?(Array) && rows.all?(Hash) ? rows : raise(Damaged.new("/#{key}", "it is not a list of objects"))
+      end
+    end
+  end
+end

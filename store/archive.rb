@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require "base64"
+
+module Store
+  # A project as a document, and back as a project of its own.
+  module Archive
+    ENTRY = %w[number sheet_id act of_number state said said_by at deltas].freeze
+
+    module_function
+
+    # @return [String] JSON
+    def write(project_id)
+      ActiveRecord::Base.transaction(isolation: :repeatable_read) do
+        extras = Basalt::Formats::ProjectDocument::Extras.new(journal: journal(project_id), images: images(project_id))
+        Basalt::Formats::ProjectDocument.write(Snapshot.new(project_id).read, extras:)
+      end
+    end
+
+    # @param text [String]
+    # @return [Project] a new one, whose ids are its own
+    # @raise [Basalt::Formats::ProjectDocument::Damaged] and nothing is taken
+    def read(text)
+      document = Basalt::Formats::ProjectDocument.read(text)
+      Renumbered.new(document).then { |fresh| ActiveRecord::Base.transaction { keep(fresh) } }
+    end
+
+    def journal(project_id)
+      JournalEntry.where(project_id:).order(:number).map { |entry| entry.attributes.slice(*ENTRY).compact.merge("at" => entry.at.utc.iso8601(6)) }
+    end
+
+    def images(project_id)
+      Image.where(project_id:).order(:created_at).map do |image|
+        { id: image.id, name: image.name, type: image.type, width: image.width, height: image.height, data: Base64.strict_encode64(image.content) }
+      end
+    end
+
+    def keep(fresh)
+      project = Project.open(fresh.name)
+      Writer.new(project.id).write(fresh.effect)
+      fresh.images.each { |image| Image.create!(**image.slice("id", "name", "type", "width", "height"), project_id: project.id, content: Base64.strict_decode64(image["data"])) }
+      fresh.journal.each_slice(500) { |rows| JournalEntry.insert_all(rows.map { |row| { "sheet_id" => nil, "of_number" => nil, **row, "project_id" => project.id } }) }
+      project.update!(version: fresh.journal.filter_map { |row| row["number"] }.max || 0)
+      project
+    end
+  end
+end

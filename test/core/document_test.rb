@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require_relative "../support/core_helper"
+require "json_schemer"
+
+# A project as one JSON document.
+class DocumentTest < Minitest::Test
+  include CoreHelper
+
+  Document = Basalt::Formats::ProjectDocument
+  SCHEMA = JSONSchemer.schema(JSON.parse(File.read(File.expand_path("../../docs/project.schema.json", __dir__))))
+  HOSTILE = "project \"Ω, \"\"x\"\"\"\nsheet \"<s>\": logical network\nserver \"a, \"\"b\"\": c\"\nnote on \"a, \"\"b\"\": c\": \\u0000 is not here </script>\nsheet E: entities\nentity Crew\nCrew has code key\na Crew uses many Crew"
+
+  def rows(set) = Basalt::Formats::DocumentRows::TABLES.to_h { |table| [table, set.table(table).each.sort_by(&:ordinal).map(&:to_h)] }
+
+  def waived(set)
+    finding = findings(set).first or return set
+    draft = Basalt::Change::Draft.new(set)
+    draft.apply(Basalt::Change::Waive.new(finding: finding.key, state: finding.state(set), reason: "known", said_by: "a", at: "2026-01-01T00:00:00Z"))
+    set.advance(draft.effect)
+  end
+
+  def samples
+    [model(HOSTILE, tidy: true), model(File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__)), tidy: true)] +
+      3.times.map { |seed| waived(model(GeneratedNetwork.new(seed, subnets: 2, things: 6).text, tidy: true)) }
+  end
+
+  def test_what_is_written_is_read_back_without_loss
+    samples.each do |set|
+      text = Document.write(set)
+      back = Document.read(text)
+      assert_equal rows(set), rows(back.set)
+      assert_equal [set.project, text], [back.name, Document.write(back.set)]
+      assert_equal reading(set), reading(back.set)
+    end
+  end
+
+  def test_every_document_fits_its_schema
+    samples.each { |set| assert_empty SCHEMA.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] } }
+  end
+
+  def refused(change, place)
+    json = JSON.parse(Document.write(model("project P\nsheet S: logical network\nserver a\nsubnet Net 10.0.0.0/24\na on Net at .1", tidy: true)))
+    change.call(json)
+    error = assert_raises(Document::Damaged, place) { Document.read(json.to_json) }
+    assert_operator error.message, :start_with?, "#{place}: "
+  end
+
+  def test_a_damaged_document_is_refused_with_the_place
+    refused(->(json) { json["basalt"] = 2 }, "/basalt")
+    refused(->(json) { json.delete("basalt") }, "/basalt")
+    refused(->(json) { json["wombat"] = [] }, "/wombat")
+    refused(->(json) { json["elements"] = {} }, "/elements")
+    refused(->(json) { json["elements"][0]["kind"] = "wombat" }, "/elements/0/kind")
+    refused(->(json) { json["elements"][0].delete("id") }, "/elements/0/id")
+    refused(->(json) { json["elements"][1]["id"] = json["elements"][0]["id"] }, "/elements/1/id")
+    refused(->(json) { json["elements"][2]["ends"][0]["target_id"] = "x" }, "/elements/2/ends/0/target_id")
+    refused(->(json) { json["elements"][2]["ends"][0]["role"] = "x" }, "/elements/2/ends/0/role")
+    refused(->(json) { json["elements"][2].delete("ends") }, "/elements/2/ends")
+    refused(->(json) { json["elements"][1]["facts"]["prefix"] = "10.0.0.7/24" }, "/elements/1/facts/prefix")
+    refused(->(json) { json["elements"][0]["container_id"] = "nowhere" }, "/elements/0/container_id")
+    refused(->(json) { json["sheets"][0]["notation"] = "x" }, "/sheets/0/notation")
+    refused(->(json) { json["placements"][0]["x"] = "left" }, "/placements/0/x")
+    refused(->(json) { json["placements"][0]["sheet_id"] = "x" }, "/placements/0/sheet_id")
+    refused(->(json) { json["journal"] = [{ "number" => 1 }] }, "/journal/0/act")
+    refused(->(json) { json["images"] = [{ "id" => "a", "name" => "b", "type" => "text/html", "width" => 1, "height" => 1, "data" => "AA==" }] }, "/images/0/type")
+  end
+
+  def test_what_is_no_document_is_refused
+    ["", "[1]", "{", "{\"basalt\": 1", "\xFF\xFE", "#{'[' * 50}#{']' * 50}"].each { |text| assert_raises(Document::Damaged, text) { Document.read(text.b) } }
+  end
+end

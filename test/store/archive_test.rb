@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require_relative "../support/app_helper"
+
+# A project written as a document and brought in as another.
+class ArchiveTest < Minitest::Test
+  include AppHelper
+
+  def worked_on
+    project = demo
+    desk = Store::Desk.for(project.id)
+    desk.open do |open|
+      sheet = open.set.sheet_list.last
+      open.act(said: "said: server x", by: "a", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new("server x").into(draft, sheet_id: sheet.id) }
+      open.act(said: "tidied", by: "a", sheet_id: sheet.id, tidy: true) { nil }
+      open.undo(by: "a", sheet_id: sheet.id)
+      finding = open.findings.first
+      open.act(said: "waived", by: "a", sheet_id: sheet.id) { |draft| draft.apply(Basalt::Change::Waive.new(finding: finding.key, state: finding.state(open.set), reason: "known", said_by: "a", at: "2026-01-01")) }
+    end
+    Store::Image.create!(id: SecureRandom.uuid, project_id: project.id, name: "mark", type: "image/png", width: 2, height: 2, content: "\x89PNG\x00".b)
+    project
+  end
+
+  def shape(project_id)
+    set = model_of(project_id.is_a?(String) ? Store::Project.find(project_id) : project_id)
+    [Basalt::Statements::Teller.new(set).project, set.placements.each.sort_by(&:ordinal).map { |p| p.to_h.except(:id, :sheet_id, :element_id) }, set.waivers.each.map(&:reason)]
+  end
+
+  def test_a_project_comes_back_as_another_that_is_the_same
+    project = worked_on
+    text = Store::Archive.write(project.id)
+    copy = Store::Archive.read(text)
+    assert_equal shape(project), shape(copy)
+    refute_equal model_of(project).sheet_list.map(&:id), model_of(copy).sheet_list.map(&:id)
+    assert_equal Store::JournalEntry.where(project_id: project.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] },
+                 Store::JournalEntry.where(project_id: copy.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] }
+    assert_equal ["\x89PNG\x00".b], Store::Image.where(project_id: copy.id).map(&:content)
+    assert_equal Store::Desk.for(project.id).open { |desk| desk.findings.length }, Store::Desk.for(copy.id).open { |desk| desk.findings.length }
+  end
+
+  def test_what_was_done_before_can_still_be_undone
+    project = worked_on
+    copy = Store::Archive.read(Store::Archive.write(project.id))
+    sheet = model_of(copy).sheet_list.last
+    Store::Desk.for(copy.id).open { |desk| 2.times { assert desk.undo(by: "b", sheet_id: sheet.id) } }
+    assert_empty model_of(copy).named("x")
+  end
+
+  def test_a_damaged_document_takes_nothing
+    text = Store::Archive.write(worked_on.id)
+    before = Store::Project.count
+    assert_raises(Basalt::Formats::ProjectDocument::Damaged) { Store::Archive.read(text.sub('"kind": "device"', '"kind": "wombat"')) }
+    assert_raises(Basalt::Formats::ProjectDocument::Damaged) { Store::Archive.read(text[0, text.length / 2]) }
+    assert_equal before, Store::Project.count
+  end
+end
