@@ -3,24 +3,29 @@
 module CommandLine
   # Draws a sheet of a file.
   class Draw < Command
-    USAGE = "bin/basalt draw FILE.basalt [--sheet NAME] --to OUT.svg|OUT.png"
+    USAGE = "bin/basalt draw FILE.basalt [--sheet NAME] --to OUT.svg|OUT.png|OUT.jpg|OUT.pdf"
     SUMMARY = "Draws a sheet, tidied where it was never arranged; without --sheet the first."
 
     def describe(parser)
       super
       parser.on("--sheet NAME", "which sheet") { |name| options[:sheet] = name }
-      parser.on("--to FILE", "where to; the ending says whether SVG or PNG") { |path| options[:to] = path }
+      parser.on("--paper SIZE", "of a PDF: #{Drawings::Paper::SIZES.keys.join(', ')} (A3)") { |size| options[:size] = size }
+      parser.on("--portrait", "a PDF upright") { options[:orientation] = "portrait" }
+      parser.on("--tiles", "a PDF at true size, on as many sheets of paper as it takes") { options[:spread] = "tiles" }
+      parser.on("--to FILE", "where to; the ending says which: svg, png, jpg, pdf") { |path| options[:to] = path }
     end
 
     private
 
     def act
-      to = options[:to] or raise Basalt::Mistake, "Say where to: --to OUT.svg or --to OUT.png"
+      to = options[:to] or raise Basalt::Mistake, "Say where to: --to OUT.svg, OUT.png, OUT.jpg or OUT.pdf"
       type = File.extname(to).downcase.delete(".")
-      raise Basalt::Mistake, "A drawing is written as .svg or .png, not “#{File.extname(to)}”" unless %w[svg png].include?(type)
+      raise Basalt::Mistake, "A drawing is written as .svg, .png, .jpg or .pdf, not “#{File.extname(to)}”" unless Drawings::Export::TYPES.key?(type)
 
       set = model
-      Files.write(to, Drawings::Export.public_send(type, arranged(set), sheet(set).id, findings: Basalt::Checks::Runner.new(set).findings))
+      sheet = sheet(set)
+      svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).findings)
+      Files.write(to, Drawings::Export.file(type, svg, paper: Drawings::Paper.new(**options.slice(:size, :orientation, :spread)), mark: [sheet.number, sheet.name].join(", ")))
       0
     end
 

@@ -7,6 +7,7 @@ module Drawings
   # The shipped typefaces as files, for the core's measures and for what is exported.
   module Fonts
     FOLDER = File.join(APPLICATION_ROOT, "app/public/fonts")
+    CONFIGURATION = File.join(APPLICATION_ROOT, "config/fonts.conf")
     FILES = { plain: "Archivo_400Regular.ttf", strong: "Archivo_600SemiBold.ttf", mono: "SplineSansMono_400Regular.ttf" }.freeze
     FACES = { plain: ["Archivo", 400], strong: ["Archivo", 600], mono: ["Spline Sans Mono", 400] }.freeze
 

@@ -32,20 +32,27 @@ module Web
         end
       end
 
-      { "svg" => "image/svg+xml", "png" => "image/png" }.each do |type, mime|
+      Drawings::Export::TYPES.each do |type, mime|
         app.get("/projects/:project_id/sheets/:sheet_id/export.#{type}") do
-          drawing = at_desk { |desk| [Drawings::Export.svg(desk.set, sheet(desk).id, findings: desk.findings_on(sheet(desk).id)), sheet(desk)] }
+          paper = Drawings::Paper.new(size: params[:paper] || "A3", orientation: params[:orientation] || "landscape", spread: params[:spread] || "one")
+          svg, sheet = at_desk { |desk| [drawing(desk, sheet(desk)), sheet(desk)] }
           content_type mime
-          attachment file_name(drawing[1], type)
-          type == "svg" ? drawing[0] : Drawings::Raster.png(drawing[0], Drawings::Export::SCALE, Drawings::Export::LONGEST)
+          attachment file_name(sheet, type)
+          Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name, "revision #{sheet.revision}"].compact.join(", "))
         end
       end
 
       app.helpers(Naming)
     end
 
-    # Names of files.
+    # Files of a sheet, and their names.
     module Naming
+      # @return [String] SVG of the sheet, or of what is selected on it
+      def drawing(desk, sheet)
+        only = params[:chosen].to_s.empty? ? nil : Acting.chosen(desk.set, params)
+        Drawings::Export.svg(desk.set, sheet.id, findings: desk.findings_on(sheet.id), only:, images: Pictures.embedded(desk.project_id))
+      end
+
       def file_name(sheet, type)
         "#{[sheet.number, sheet.name].join(' ').unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.#{type}"
       end

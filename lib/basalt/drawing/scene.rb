@@ -10,9 +10,11 @@ module Basalt
       # @param set [Model::WorkingSet, Change::Draft]
       # @param findings [Array<Checks::Finding>] what they are about is marked
       # @param contents [Contents, nil] of the sheet, where they are known
-      def initialize(set, sheet_id, findings: [], contents: nil)
+      # @param images [#call, nil] gives an image's address by its id; without it images are left out
+      def initialize(set, sheet_id, findings: [], contents: nil, images: nil)
         @set = set
         @contents = contents
+        @images = images
         @sheet = set.sheets[sheet_id]
         @writing = @sheet.writing
         @wrong = findings.select(&:error?).flat_map(&:subjects).to_set
@@ -40,6 +42,9 @@ module Basalt
         [Item.new(id: "t#{placement.id}", layer: :things, element_id: element.id, type: element.kind, title: "#{element.noun} #{element.name}",
                   shapes: writing.thing_shapes(set, element, placement) + emphasis(placement), data: thing_data(element, placement))]
       end
+
+      # @return [Layout::Box] the frame and a little around it
+      def bounds = Furniture.frame(self).grow(10)
 
       # @return [Layout::Box] around all that is drawn, without the frame
       def extent = contents.extent || Layout::Box.new(x: 0, y: 0, w: 720, h: 320)

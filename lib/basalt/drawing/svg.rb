@@ -29,11 +29,11 @@ module Basalt
 
       # @return [String] a document of its own
       #
+      # @param scene [Scene, Excerpt] with +items+ and the +bounds+ to show
       # @param description [String] the reading, for those who cannot see it
       # @param faces [String] font-face rules to go with it
       def document(scene, description:, faces: "")
-        frame = Furniture.frame(scene).grow(10)
-        view = [frame.x, frame.y, frame.w, frame.h].map { |number| Shapes.n(number) }
+        view = Shapes.numbers(*scene.bounds.then { |box| [box.x, box.y, box.w, box.h] }).split
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(' ')}" role="img" aria-labelledby="title desc">
