@@ -4,6 +4,18 @@ module Store
   # Keeps what a draft came to: one transaction, compared and set fact by fact, with an entry
   # in the journal numbered under the project's row lock.
   class Repository
+    # The project's row is locked from here to the end of the transaction. A new act ends what
+    # could be done again; an undo or redo turns the entry it is of.
+    RECORD = <<~SQL
+      WITH project AS (UPDATE projects SET version = version + 1, name = coalesce($3, name) WHERE id = $1 RETURNING version),
+           settled AS (UPDATE journal SET state = CASE $4 WHEN 'act' THEN 'dropped' WHEN 'undo' THEN 'undone' ELSE 'done' END
+                       WHERE project_id = $1 AND CASE $4 WHEN 'act' THEN sheet_id IS NOT DISTINCT FROM $2 AND act = 'act' AND state = 'undone'
+                                                 ELSE number = $5 END)
+      INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas)
+      SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8 FROM project RETURNING number
+    SQL
+    private_constant :RECORD
+
     # @param said_by [String] who acts
     def initialize(project_id, said_by:)
       @project_id = project_id
@@ -28,17 +40,6 @@ module Store
     private
 
     def connection = ActiveRecord::Base.connection
-
-    # The project's row is locked from here to the end of the transaction. A new act ends what
-    # could be done again; an undo or redo turns the entry it is of.
-    RECORD = <<~SQL
-      WITH project AS (UPDATE projects SET version = version + 1, name = coalesce($3, name) WHERE id = $1 RETURNING version),
-           settled AS (UPDATE journal SET state = CASE $4 WHEN 'act' THEN 'dropped' WHEN 'undo' THEN 'undone' ELSE 'done' END
-                       WHERE project_id = $1 AND CASE $4 WHEN 'act' THEN sheet_id IS NOT DISTINCT FROM $2 AND act = 'act' AND state = 'undone'
-                                                 ELSE number = $5 END)
-      INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas)
-      SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8 FROM project RETURNING number
-    SQL
 
     def record(effect, said:, sheet_id:, act:, of:)
       deltas = effect.deltas.map { |delta| Rows.dump_delta(delta) }.to_json

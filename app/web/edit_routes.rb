@@ -19,7 +19,7 @@ module Web
 
       app.post("#{SHEET}/moves") do
         on_sheet(->(draft) { "moved #{Acting.moved_names(draft)}" }) do |draft, sheet|
-          Acting.moves(params[:moves]).each { |element_id, dx, dy| Acting.move(draft, sheet, element_id, dx, dy) }
+          Moving.new(draft, sheet).by(Acting.moves(params[:moves]), dropped: params[:dropped] == "yes")
         end
       end
 

@@ -7,7 +7,7 @@ module Web
       ["/", "statement line; there / and a chip's letter pick a kind"], ["1 2 3", "drawing, register, reading"],
       ["Alt arrows", "walk along the connections, or to the nearest thing"], ["Enter", "name and facts in place"],
       ["arrows", "move what is selected by 8, with Shift by 1; with nothing selected, the view"],
-      ["L", "join what is selected to another thing"], ["D", "duplicate"], ["Ctrl C, X, V", "copy, cut, paste"],
+      ["L", "join what is selected to another thing"], ["D", "duplicate"], ["O", "collapse or open a boundary"], ["Ctrl C, X, V", "copy, cut, paste"],
       ["A", "select all of its kind"], ["C", "select what is connected"], ["Ctrl A", "select everything"],
       ["Ctrl arrows", "put what is selected in line at that side"], ["Ctrl Shift arrows", "even gaps across or down"],
       ["Delete", "take off the sheet; with Shift, delete from the model"], ["P", "pin or release"], ["T", "tidy what is selected, or the sheet"],

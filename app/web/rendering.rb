@@ -38,6 +38,11 @@ module Web
     def pieces(desk, sheet, outcome)
       scene = desk.scene(sheet.id)
       gone = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.flat_map { |d| %w[t l n].map { |letter| letter + d.id } }
+      gone += outcome.affected.filter_map { |id| desk.set.placement(sheet.id, id) }.select { |placed| scene.items_of(placed).empty? }.flat_map { |placed|
+        %w[t l n].map { |letter|
+          letter + placed.id
+        }
+      }
       struck = outcome.effect.on(:elements).select { |d| d.after.nil? }.map { |d| "r#{d.id}" }
       view(:pieces, desk:, sheet:, items: scene.pieces((outcome.affected + remarked(desk)).uniq), gone: gone + struck, affected: outcome.affected,
                     frame: Basalt::Drawing::Furniture.frame(scene), whole: false)

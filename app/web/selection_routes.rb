@@ -10,6 +10,7 @@ module Web
         at_desk { |desk| view(:chosen_facts, desk:, sheet: sheet(desk), ids: Acting.chosen(desk.set, params)) }
       end
 
+      collapse(app)
       strike(app)
       copy(app)
 
@@ -25,6 +26,16 @@ module Web
         on_sheet(->(draft) { "#{params[:emphasis].to_s.strip.empty? ? 'took the emphasis from' : 'emphasised'} #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
           @ids = Acting.chosen(draft, params)
           @ids.each { |id| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: id, name: params[:emphasis])) }
+        end
+      end
+    end
+
+    def self.collapse(app)
+      app.post("#{SHEET}/collapsed") do
+        closed = params[:closed] == "yes"
+        on_sheet(->(draft) { "#{closed ? 'collapsed' : 'opened'} #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
+          @ids = Acting.chosen(draft, params)
+          @ids.each { |id| draft.apply(Basalt::Change::Collapse.new(sheet_id: sheet.id, element_id: id, closed:)) }
         end
       end
     end

@@ -175,6 +175,26 @@ class DrawingTest < Minitest::Test
     assert_css ".reading li", text: "historian is emphasised as phase 2"
   end
 
+  def test_dropping_into_a_boundary_makes_a_member_and_it_collapses_and_opens
+    @project = project("project P\nsheet S: logical network\nsite Here\nserver a in Here\nserver b")
+    open_sheet(@project, "S")
+    click_button "Tidy"
+    assert_css "#layer-boundaries > g", text: "Here"
+    page.driver.browser.action.move_to(thing("b").native).click_and_hold.move_by(5, 5).key_down(:alt).move_to(find("#layer-boundaries > g", text: "Here").native, 40, 10).release.key_up(:alt).perform
+    assert_css "#history button[title*='moved b']"
+    assert_equal id_of("Here"), set.element(id_of("b")).container_id
+    find("#layer-boundaries text", text: "Here").click
+    click_button "Collapse it"
+    assert_css "#layer-things > g", text: "site, 2 inside"
+    assert_no_css "#layer-things > g", text: /\Ab/
+    page.send_keys("o")
+    assert_css "#layer-boundaries > g", text: "Here"
+    before = box_of("a")
+    drag(find("#layer-boundaries text", text: "Here"), 0, 50)
+    assert_css "#history button[title*='moved']"
+    assert_operator box_of("a").y, :>, before.y
+  end
+
   private
 
   def demo_project = @project = demo
@@ -197,7 +217,14 @@ class DrawingTest < Minitest::Test
   def drag_from_edge(from, by_x, by_y) = edge(from).move_by(by_x, by_y).release.perform
 
   def edge(group)
-    at = page.evaluate_script("(g => { const b = g.dataset.box.split(' ').map(Number); const p = document.querySelector('#drawing').createSVGPoint(); p.x = b[0] + b[2] * 0.8; p.y = b[1] + b[3] - 2; const s = p.matrixTransform(document.querySelector('#drawing').getScreenCTM()); return [Math.round(s.x), Math.round(s.y)]; })(arguments[0])", group)
+    at = page.evaluate_script(<<~JS, group)
+      (g => {
+        const [x, y, w, h] = g.dataset.box.split(' ').map(Number);
+        const drawing = document.getElementById('drawing');
+        const at = new DOMPoint(x + w * 0.8, y + h - 2).matrixTransform(drawing.getScreenCTM());
+        return [Math.round(at.x), Math.round(at.y)];
+      })(arguments[0])
+    JS
     page.driver.browser.action.move_to_location(at[0], at[1] - 8).move_to_location(*at).click_and_hold.move_by(4, 8)
   end
 end

@@ -52,7 +52,7 @@ class FindingsTest < Minitest::Test
     assert_css "#reading-marks .wrong", text: "wombat over the moon", visible: :all
     set = model_of(@project)
     assert_equal [1, 0], [set.named("archive").length, set.named("historian").length]
-    assert_equal ["10.20.4.77"], set.relations_of(set.named("sampler").first.id).map { |line| line["address"] }
+    assert_equal(["10.20.4.77"], set.relations_of(set.named("sampler").first.id).map { |line| line["address"] })
     assert_empty set.relations_of(set.named("label-01").first.id, "attachment")
     assert_equal 3, set.relations_of(set.named("fw-01").first.id, "attachment").length
     click_button "Leave it as it was"

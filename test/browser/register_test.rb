@@ -20,7 +20,11 @@ class RegisterTest < Minitest::Test
   def focused = page.evaluate_script("document.activeElement.dataset.key + ' ' + document.activeElement.textContent")
 
   def paste(text)
-    page.execute_script("const held = new DataTransfer(); held.setData('text/plain', arguments[0]); document.activeElement.dispatchEvent(new ClipboardEvent('paste', {clipboardData: held, bubbles: true, cancelable: true}))", text)
+    page.execute_script(<<~JS, text)
+      const held = new DataTransfer();
+      held.setData('text/plain', arguments[0]);
+      document.activeElement.dispatchEvent(new ClipboardEvent('paste', {clipboardData: held, bubbles: true, cancelable: true}));
+    JS
   end
 
   def test_cells_are_walked_typed_over_and_edited
@@ -72,7 +76,7 @@ class RegisterTest < Minitest::Test
     cell("s1", "note").click
     page.active_element.send_keys(%i[shift down], [:control, "d"])
     assert_css "#history button[title*='set 1 cell']"
-    assert_equal %w[spare spare], %w[s1 s2].map { |name| named(name)["note"] }
+    assert_equal(%w[spare spare], %w[s1 s2].map { |name| named(name)["note"] })
     cell("s1", "note").click
     page.active_element.send_keys(%i[shift down], :delete)
     assert_no_css "#table td", text: "spare"

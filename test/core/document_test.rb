@@ -9,7 +9,8 @@ class DocumentTest < Minitest::Test
 
   Document = Basalt::Formats::ProjectDocument
   SCHEMA = JSONSchemer.schema(JSON.parse(File.read(File.expand_path("../../docs/project.schema.json", __dir__))))
-  HOSTILE = "project \"Ω, \"\"x\"\"\"\nsheet \"<s>\": logical network\nserver \"a, \"\"b\"\": c\"\nnote on \"a, \"\"b\"\": c\": \\u0000 is not here </script>\nsheet E: entities\nentity Crew\nCrew has code key\na Crew uses many Crew"
+  HOSTILE = "project \"Ω, \"\"x\"\"\"\nsheet \"<s>\": logical network\nserver \"a, \"\"b\"\": c\"\nnote on \"a, \"\"b\"\": c\": \\u0000 is not here </script>\n" \
+            "sheet E: entities\nentity Crew\nCrew has code key\na Crew uses many Crew"
 
   def rows(set) = Basalt::Formats::DocumentRows::TABLES.to_h { |table| [table, set.table(table).each.sort_by(&:ordinal).map(&:to_h)] }
 
@@ -36,7 +37,7 @@ class DocumentTest < Minitest::Test
   end
 
   def test_every_document_fits_its_schema
-    samples.each { |set| assert_empty SCHEMA.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] } }
+    samples.each { |set| assert_empty(SCHEMA.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] }) }
   end
 
   def refused(change, place)

@@ -75,7 +75,7 @@ class RevisionTest < Minitest::Test
   def test_what_is_not_understood_is_told_with_its_line_and_blocks_nothing
     set = model("sheet S: logical network\nserver a")
     after, refused, = revised(set, ["server a"], ["server a", "wombat", "b on Net at .1", "subnet Net 10.0.0.0/24", "server b"])
-    assert_equal [[1, "wombat"]], refused.map { |one| [one.index, one.text] }
+    assert_equal([[1, "wombat"]], refused.map { |one| [one.index, one.text] })
     assert_includes after, "b on Net at .1"
   end
 

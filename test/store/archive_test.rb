@@ -32,10 +32,10 @@ class ArchiveTest < Minitest::Test
     copy = Store::Archive.read(text)
     assert_equal shape(project), shape(copy)
     refute_equal model_of(project).sheet_list.map(&:id), model_of(copy).sheet_list.map(&:id)
-    assert_equal Store::JournalEntry.where(project_id: project.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] },
-                 Store::JournalEntry.where(project_id: copy.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] }
+    assert_equal(Store::JournalEntry.where(project_id: project.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] },
+                 Store::JournalEntry.where(project_id: copy.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] })
     assert_equal ["\x89PNG\x00".b], Store::Image.where(project_id: copy.id).map(&:content)
-    assert_equal Store::Desk.for(project.id).open { |desk| desk.findings.length }, Store::Desk.for(copy.id).open { |desk| desk.findings.length }
+    assert_equal(Store::Desk.for(project.id).open { |desk| desk.findings.length }, Store::Desk.for(copy.id).open { |desk| desk.findings.length })
   end
 
   def test_what_was_done_before_can_still_be_undone

@@ -46,6 +46,7 @@ export class Keys {
       n: () => this.nextFinding(),
       p: () => this.pin(),
       d: () => this.onSelection("duplicated"),
+      o: () => document.querySelector("#facts [data-collapse]")?.click(),
       l: () => this.connect?.begin(),
       a: () => this.selection.alike(),
       c: () => this.selection.joined(),

@@ -54,7 +54,7 @@ module Basalt
 
         shape = pattern.shape&.except("rails")
         Arrange.new(placement_id: draft.placement(@to, @made[thing.id]).id,
-                    to: { x: pattern.x + @shift[0], y: pattern.y + @shift[1], shape: shape&.empty? ? nil : shape }).apply(draft)
+                    to: { x: pattern.x + @shift[0], y: pattern.y + @shift[1], shape: shape && shape.empty? ? nil : shape }).apply(draft)
       end
 
       def relations(draft, things)

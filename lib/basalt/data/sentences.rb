@@ -9,7 +9,9 @@ module Basalt
       BACK = "[a|an] <back_one:#{ENTITY}> <back:phrase> [<back_cardinality:cardinality>] <back_other:#{ENTITY}>".freeze
 
       FORMS = [
-        Statements::Form.new("<entity:#{ENTITY}> has <attributes:attributes>", unsay: ->(context, said, other) { Describing.withdraw(context, said, other) }) { |context, said| Describing.add(context, said) },
+        Statements::Form.new("<entity:#{ENTITY}> has <attributes:attributes>", unsay: ->(context, said, other) {
+          Describing.withdraw(context, said, other)
+        }) { |context, said| Describing.add(context, said) },
         Statements::Form.new("#{CLAUSE} [; #{BACK}]") { |context, said| Relating.join(context, said) }
       ].freeze
 

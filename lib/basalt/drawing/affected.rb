@@ -9,13 +9,21 @@ module Basalt
       # @return [Array<String>] ids, also of what is no longer there
       def by(draft)
         placed = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }.map(&:element_id)
+        placed += draft.placements.differences.flat_map { |_, before, after| closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id) }
         changed = draft.elements.differences.flat_map { |_, before, after| of_element(draft, after || before) }
         (placed + changed).uniq
       end
 
+      def closed?(placement) = placement&.shape&.fetch("closed", nil) == true
+
+      # What a boundary contains, and the lines of it.
+      def inside(set, id)
+        set.contents_of(id).flat_map { |inner| [inner.id, *set.relations_of(inner.id).map(&:id), *inside(set, inner.id)] }
+      end
+
       # The element, its owner, what it joins and what is joined to it.
       def of_element(set, element)
-        [element.id, element.owner_id, *element.targets].compact.flat_map { |id| [id, *near(set, id, element)] }.uniq
+        [element.id, element.owner_id, element.container_id, *element.targets].compact.flat_map { |id| [id, *near(set, id, element)] }.uniq
       end
 
       # The lines of a thing say what the thing says: a subnet's prefix is in every label.

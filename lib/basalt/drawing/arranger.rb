@@ -29,6 +29,7 @@ module Basalt
         @ground = Ground.new(draft, sheet_id)
         lines = writing.lines_on(draft, sheet_id)
         lines = lines.select { |line| line.targets.any? { |id| laid.key?(id) } } if only
+        unplaced.each { |placement| settle(placement) }
         lines.each { |line| draw_through(line, laid.dig(line.id, :route, "points") || []) }
         lines.each { |line| finish(line, laid.dig(line.id, :route)) }
         draft
@@ -48,6 +49,7 @@ module Basalt
         clear_ground
         resize
         fresh.sort_by(&:ordinal).each { |placement| settle(placement) }
+        refit
         reroute(disturbed)
         draft
       end
@@ -55,6 +57,46 @@ module Basalt
       private
 
       def placement(element_id) = draft.placement(sheet_id, element_id)
+
+      def nesting = Nesting.new(draft, sheet_id)
+
+      # Boundaries around what was touched follow it, from the innermost outwards; collapsed ones are as large as a slab.
+      def refit
+        return unless nesting.any?
+
+        ids = touched_elements.flat_map { |id| [id, *(draft.element(id) ? nesting.ancestors(id) : []), *(draft.base.element(id) ? Nesting.new(draft.base, sheet_id).ancestors(id) : [])] }
+        ids.uniq.select { |id| draft.element(id) && placement(id)&.x }.sort_by { |id| -nesting.ancestors(id).length }.each { |id| fit(id) }
+      end
+
+      def fit(id)
+        box = fitting(id) or return
+        return if placement(id).box == box
+
+        ground.remove(id)
+        arrange(id, { x: box.x, y: box.y, w: box.w, h: box.h })
+        ground.add(draft, placement(id))
+      end
+
+      # @return [Layout::Box, nil] nil for what is no boundary and was none
+      def fitting(id)
+        thing = draft.element(id)
+        return unless writing.boundaries.include?(thing.kind)
+        return slab(thing) unless nesting.boundary?(id)
+
+        boxes = nesting.children(id).filter_map { |inner| placement(inner)&.then { |placed| [placed.box, *writing.obstacles(draft, draft.element(inner), placed)] if placed.box } }.flatten
+        Boundary.around(boxes, Boundary.label_width(thing)) if boxes.any?
+      end
+
+      def slab(thing)
+        w, h = nesting.closed?(thing.id) ? writing.closed_size(draft, thing, nesting.inside(thing.id).length) : writing.size(draft, thing)
+        placed = placement(thing.id)
+        Layout::Box.new(x: placed.x, y: placed.y, w: placed.w && placed.h == h ? [placed.w, w].max : w, h:)
+      end
+
+      # Things that a tidying did not lay out and that stand nowhere yet.
+      def unplaced
+        draft.placements_on(sheet_id).select { |p| p.box.nil? && p.route.nil? && !draft.element(p.element_id).relation? }
+      end
 
       # Placements of things that have no place yet.
       def fresh
@@ -93,15 +135,22 @@ module Basalt
       def route(line)
         ground.remove(line.id)
         reshape(line)
-        from, to = line.targets.values_at(0, -1)
+        from, to = line.targets.values_at(0, -1).map { |id| nesting.stand_in(id) }
+        return hide(line) if from == to && line.targets.uniq.length > 1
         return take_route(line, loop_at(from)) if from == to
 
         before = followed(line)
         return take_route(line, before) if before && placement(line.id).kept?
 
         terminals = [from, to].map { |id| writing.terminal(draft, draft.element(id), placement(id)) }
-        points = Layout::Router.new(ground.things, ground.lines).route(*terminals, [from, to, line.id], before:)
+        own = [from, to, line.id, *nesting.ancestors(from), *nesting.ancestors(to)]
+        points = Layout::Router.new(ground.things, ground.lines).route(*terminals, own, before:)
         take_route(line, points) if points
+      end
+
+      # A line within a collapsed boundary has no way.
+      def hide(line)
+        arrange(line.id, { route: nil }) if placement(line.id)
       end
 
       # The way a line had, with its ends moved as far as what they join was.
@@ -110,7 +159,7 @@ module Basalt
         was &&= placement(line.id)&.route
         return unless was && draft.base.element(line.id)&.targets == line.targets
 
-        from, to = line.targets.values_at(0, -1).map { |id| shift(id) }
+        from, to = line.targets.values_at(0, -1).map { |id| shift(nesting.stand_in(id)) }
         return unless from && to
 
         Layout::Polyline.drag_start(Layout::Polyline.drag_start(was["points"], *from).reverse, *to).reverse
@@ -135,10 +184,21 @@ module Basalt
 
       def reshape(line)
         writing.reshape(draft, sheet_id, line).each do |element_id, to|
+          next unless room?(placement(element_id), to, line)
+
           ground.remove(element_id)
           arrange(element_id, to)
           ground.add(draft, placement(element_id))
         end
+      end
+
+      # Nothing is stretched over other things, or out of its boundary.
+      def room?(placed, to, line)
+        wider = Layout::Box.new(x: to[:x], y: placed.y, w: to[:w], h: 1)
+        area = placement(nesting.parent(placed.element_id).to_s)&.box
+        return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
+
+        ground.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.targets.include?(id) }
       end
 
       # What the draft moved, altered or struck no longer stands where the ground has it.
@@ -188,10 +248,22 @@ module Basalt
       end
 
       def spot(thing, w, h)
-        writing.spots(draft, sheet_id, thing, [w, h], extent).find do |x, y|
+        home = nesting.ancestors(thing.id)
+        spots(thing, w, h).find do |x, y|
           box = Layout::Box.new(x:, y:, w:, h:)
-          ground.free?(box.grow(14, 12)) && ground.lines_through(box.grow(4)).empty?
+          ground.free?(box.grow(14, 12)) && ground.lines_through(box.grow(4)).empty? && ground.outside?(box.grow(6), home)
         end || beneath
+      end
+
+      # Inside its boundary, beside what stands there; otherwise where the notation would have it.
+      def spots(thing, w, h)
+        area = placement(nesting.parent(thing.id).to_s)&.box
+        elsewhere = writing.spots(draft, sheet_id, thing, [w, h], extent)
+        return elsewhere unless area
+
+        columns = [((area.w - (2 * Boundary::PAD)) / (w + 30.0)).floor, 1].max
+        inside = (0..40).flat_map { |row| (0...columns).map { |column| [(area.x + Boundary::PAD + (column * (w + 30))).round, (area.y + Boundary::HEAD + (row * (h + 30))).round] } }
+        inside.each
       end
 
       def extent
@@ -207,14 +279,25 @@ module Basalt
         own = touched.filter_map { |id| draft.element(id) }
         lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
-        lines.uniq(&:id).select { |line| writing.lines.include?(line.kind) && line.targets.all? { |id| placement(id)&.x } }
+        lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
+        lines.uniq(&:id).select { |line| writing.lines.include?(line.kind) && line.targets.all? { |id| placement(nesting.stand_in(id))&.box } }
+      end
+
+      # The lines that lead out of a boundary which was collapsed or opened.
+      def lines_inside(thing)
+        return [] unless writing.boundaries.include?(thing.kind)
+
+        before = draft.base.placement(sheet_id, thing.id)
+        return [] if Affected.closed?(before) == Affected.closed?(placement(thing.id)) && !Affected.closed?(before)
+
+        nesting.inside(thing.id).flat_map { |id| draft.relations_of(id) }
       end
 
       def crossed(thing)
         placed = placement(thing.id)
         return [] unless placed&.x
 
-        writing.obstacles(draft, thing, placed).flat_map { |box| ground.lines_through(box) }.filter_map { |id| draft.element(id) }
+        writing.obstacles(draft, thing, placed).flat_map { |box| ground.lines_through(box) }.grep(String).filter_map { |id| draft.element(id) }
       end
 
       def reroute(lines)
@@ -224,10 +307,18 @@ module Basalt
       # A line whose ends stand still keeps its route when only what it says has changed.
       def needs_route?(line)
         placed = placement(line.id)
-        return true if placed.nil? || placed.route.nil? || moved?(line) || rejoined?(line)
+        return true if placed.nil? || placed.route.nil? || moved?(line) || rejoined?(line) || turned?(line)
         return false if placed.kept?
 
-        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !ground.things.free?(box) { |id| line.targets.include?(id) } }
+        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !ground.things.free?(box) { |id| line.targets.include?(id) || line.targets.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
+      end
+
+      # One of its ends is at something else since a boundary was collapsed or opened.
+      def turned?(line)
+        return false unless nesting.any?
+
+        before = Nesting.new(draft.base, sheet_id)
+        line.targets.any? { |id| draft.base.element(id) && before.stand_in(id) != nesting.stand_in(id) }
       end
 
       def rejoined?(line)
@@ -237,7 +328,7 @@ module Basalt
 
       def moved?(line)
         @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.element_id }
-        line.targets.any? { |id| @moved.include?(id) }
+        line.targets.any? { |id| @moved.include?(nesting.stand_in(id)) }
       end
 
       def relabel(line)

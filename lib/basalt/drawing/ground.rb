@@ -9,11 +9,12 @@ module Basalt
         @things = Layout::Index.new
         @lines = Layout::Index.new
         @labels = Layout::Index.new
+        @areas = Layout::Index.new
         set.placements_on(sheet_id).each { |placement| add(set, placement) }
       end
 
-      # +reach+ is how far things have ever reached here: left, top, right, bottom.
-      attr_reader :sheet_id, :things, :lines, :labels, :reach
+      # +areas+ are the boundaries; +reach+ is how far things have ever reached here: left, top, right, bottom.
+      attr_reader :sheet_id, :things, :lines, :labels, :areas, :reach
 
       def add(set, placement)
         element = set.element(placement.element_id) or return
@@ -21,7 +22,8 @@ module Basalt
       end
 
       def remove(element_id)
-        [things, lines, labels].each { |index| index.remove(element_id) }
+        [things, lines, labels, areas].each { |index| index.remove(element_id) }
+        lines.remove([:edge, element_id])
       end
 
       # Takes elements up again as they stand in the set.
@@ -41,6 +43,10 @@ module Basalt
       # @return [Array<Object>] ids of the lines that pass through the box
       def lines_through(box) = lines.overlapping(box.grow(-0.5)).map(&:first).uniq
 
+      # @param allowed [Array<String>] boundaries that the box may lie in
+      # @return [Boolean] whether it lies in no other boundary
+      def outside?(box, allowed) = areas.free?(box) { |id| allowed.include?(id) }
+
       # Finds a place for each label along a route and takes it.
       #
       # @param ends [Array<String>] the roles of the line's first and last end
@@ -57,10 +63,20 @@ module Basalt
       private
 
       def add_thing(set, thing, placement)
-        return unless placement.box
+        nesting = Nesting.new(set, sheet_id)
+        return if placement.box.nil? || nesting.hidden?(thing.id)
 
-        set.sheets[sheet_id].writing.obstacles(set, thing, placement).each { |box| things.add(thing.id, box) }
+        boundary = nesting.boundary?(thing.id)
+        add_boundary(thing, placement.box) if boundary
+        (boundary ? Boundary.obstacles(thing, placement.box) : set.sheets[sheet_id].writing.obstacles(set, thing, placement)).each { |box| things.add(thing.id, box) }
         stretch(placement)
+      end
+
+      # No line should run along the edge of a boundary.
+      def add_boundary(thing, box)
+        areas.add(thing.id, box)
+        corners = [[box.x, box.y], [box.right, box.y], [box.right, box.bottom], [box.x, box.bottom], [box.x, box.y]]
+        Layout::Polyline.boxes(corners).each { |edge| lines.add([:edge, thing.id], edge) }
       end
 
       def stretch(placed)

@@ -16,6 +16,9 @@ module Basalt
       # @return [Array<String>] kinds of relations it draws as lines
       def lines = []
 
+      # @return [Array<String>] kinds that are drawn around what they contain
+      def boundaries = []
+
       # @return [Array<String>] three statements to try on an empty sheet
       def examples = []
 
@@ -68,6 +71,14 @@ module Basalt
 
       # @return [Array] shapes of a thing at its placement
       def thing_shapes(_set, _thing, _placement) = raise(NotImplementedError)
+
+      # @param count [Integer] how many things a collapsed boundary stands for
+      # @return [Array(Numeric, Numeric)] width and height, px
+      def closed_size(set, thing, _count) = size(set, thing)
+
+      # @param count [Integer] how many things a collapsed boundary stands for
+      # @return [Array] shapes
+      def closed_shapes(set, thing, placement, _count) = thing_shapes(set, thing, placement)
 
       # @return [Array] shapes of a line along its route
       def line_shapes(_set, line, route) = [Shapes.polyline(route, pen(line)), Shapes.polyline(route, :grip)]

@@ -5,6 +5,7 @@ module Basalt
     # Colours, lines and type of the drawings.
     module Pens
       PAPER = "#F7F4EC"
+      TABLE = "#DDD8CC"
       BASALT = "#1E2124"
       SLATE = "#33383D"
       PEBBLE = "#5F666D"
@@ -21,6 +22,8 @@ module Basalt
         outline: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25 },
         assumed: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25, "stroke-dasharray" => "2 3" },
         planned: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25, "stroke-dasharray" => "6 4" },
+        boundary: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1.25 },
+        assumed_boundary: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1.25, "stroke-dasharray" => "2 3" },
         rule: { fill: "none", stroke: BASALT, "stroke-width" => 1 },
         frame: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.5 },
         cell: { fill: "none", stroke: HAIRLINE, "stroke-width" => 1 },

@@ -4,7 +4,7 @@ module Basalt
   module Drawing
     # A sheet ready to be drawn: items by id, in flat layers, and the frame around them.
     class Scene
-      LAYERS = %i[furniture lines things labels].freeze
+      LAYERS = %i[furniture boundaries lines things labels].freeze
       MARGIN = 40
 
       # @param set [Model::WorkingSet, Change::Draft]
@@ -35,13 +35,16 @@ module Basalt
       # @return [Array<Item>]
       def items_of(placement)
         element = set.element(placement.element_id)
-        return [] unless element
+        return [] unless element && !hidden?(element)
         return line_items(element, placement) if element.relation?
         return [] unless placement.box
 
-        [Item.new(id: "t#{placement.id}", layer: :things, element_id: element.id, type: element.kind, title: "#{element.noun} #{element.name}",
-                  shapes: writing.thing_shapes(set, element, placement) + emphasis(placement), data: thing_data(element, placement))]
+        boundary = nesting.boundary?(element.id)
+        [Item.new(id: "t#{placement.id}", layer: boundary ? :boundaries : :things, element_id: element.id, type: element.kind, title: "#{element.noun} #{element.name}",
+                  shapes: symbol(element, placement, boundary) + emphasis(placement), data: thing_data(element, placement))]
       end
+
+      def nesting = @nesting ||= Nesting.new(set, sheet.id)
 
       # @return [Layout::Box] the frame and a little around it
       def bounds = Furniture.frame(self).grow(10)
@@ -58,9 +61,23 @@ module Basalt
 
       private
 
+      # What stands in a collapsed boundary is not drawn, nor a line between two such.
+      def hidden?(element)
+        return nesting.hidden?(element.id) unless element.relation?
+
+        element.targets.uniq.length > 1 && element.targets.map { |id| nesting.stand_in(id) }.uniq.one?
+      end
+
+      def symbol(element, placement, boundary)
+        return Boundary.shapes(element, placement.box) if boundary
+        return writing.closed_shapes(set, element, placement, nesting.inside(element.id).length) if nesting.closed?(element.id)
+
+        writing.thing_shapes(set, element, placement)
+      end
+
       def thing_data(element, placement)
         { box: Shapes.numbers(placement.x, placement.y, placement.w, placement.h), name: element.name, pinned: placement.pinned || nil,
-          sizable: writing.sizable?(element) || nil }.compact
+          sizable: (writing.sizable?(element) && !nesting.boundary?(element.id)) || nil, in: nesting.parent(element.id) }.compact
       end
 
       def emphasis(placement)

@@ -16,6 +16,8 @@ module Basalt
 
       # @param _toward [Array(Numeric, Numeric)]
       # @return [Array<Array(Array, Array)>] points, each with the direction in which a line leaves it
+      def all_doors(toward) = doors(toward)
+
       def doors(_toward)
         PLACES.flat_map do |part|
           x = (box.x + (box.w * part)).round

@@ -10,7 +10,6 @@ module Basalt
       MARGIN = 12
       BEND = 40
       ALONG = 24
-      DOORS = 8
       STEPS = 20_000
       # How much nearer counts for more than cheaper: far fewer steps, and a way that is a
       # little longer at times (Pohl, "Heuristic Search Viewed as Path Finding in a Graph", 1970).
@@ -27,12 +26,14 @@ module Basalt
         @own = own
       end
 
-      # @param pairs [Array] pairs of doors, most likely first
+      # @param starts [Array] doors of the one end, each a point and a direction
+      # @param goals [Array] doors of the other
+      # @param reach [Integer] how far around them to look, px
       # @return [Array<Array(Numeric, Numeric)>, nil]
-      def path(pairs)
-        @starts = doors(pairs.map(&:first))
-        @goals = doors(pairs.map(&:last))
-        lay_grid
+      def path(starts, goals, reach: REACH)
+        @starts = doors(starts)
+        @goals = doors(goals)
+        lay_grid(reach)
         walk
       end
 
@@ -42,14 +43,14 @@ module Basalt
       Door = Struct.new(:point, :out, :direction, :node)
 
       def doors(found)
-        found.uniq.first(DOORS).map do |point, direction|
+        found.uniq.map do |point, direction|
           Door.new(point, [point[0] + (direction[0] * MARGIN), point[1] + (direction[1] * MARGIN)], DIRECTIONS.index(direction))
         end
       end
 
-      def lay_grid
+      def lay_grid(reach)
         outs = (@starts + @goals).map(&:out)
-        region = Box.around(outs.map { |x, y| Box.new(x:, y:, w: 0, h: 0) }).grow(REACH)
+        region = Box.around(outs.map { |x, y| Box.new(x:, y:, w: 0, h: 0) }).grow(reach)
         near = @boxes.overlapping(region).map(&:last)
         @grid = Grid.new(near.flat_map { |box| [box.x - MARGIN, box.right + MARGIN] } + outs.map(&:first) + [region.x, region.right],
                          near.flat_map { |box| [box.y - MARGIN, box.bottom + MARGIN] } + outs.map(&:last) + [region.y, region.bottom])

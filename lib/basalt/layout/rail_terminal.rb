@@ -5,6 +5,8 @@ module Basalt
     # Where a line can end at rails, which are level lines: anywhere along them, from above
     # and from below.
     class RailTerminal
+      PITCH = 40
+      FAR = 60
       STEPS = [0, -14, 14, -28, 28, -56, 56].freeze
 
       # @param rails [Array<Array(Numeric, Numeric, Numeric)>] left x, right x and y of each
@@ -13,6 +15,12 @@ module Basalt
       end
 
       def middle = [(@rails.first[0] + @rails.first[1]) / 2.0, @rails.first[2]]
+
+      # Those near a point, and others all along the rails.
+      def all_doors(toward)
+        far = @rails.flat_map { |left, right, y| (left + 6).step([right - 6, left + 6].max, PITCH).flat_map { |x| [[[x.round, y], [0, -1]], [[x.round, y], [0, 1]]] } }
+        doors(toward) + far.min_by(FAR) { |(x, y), _| (x - toward[0]).abs + (y - toward[1]).abs }
+      end
 
       # (see BoxTerminal#doors)
       def doors(toward)

@@ -13,6 +13,7 @@ module Basalt
       LIKELY = 10
       DOORS = 9
       ASIDE = 120
+      FAR = 1600
 
       # @param boxes [Index] what no line may pass through
       # @param lines [Index] segments of other lines, which it should not lie on
@@ -29,10 +30,17 @@ module Basalt
       def route(from, to, own, before: nil)
         pairs = pairs(from, to)
         likely, others = pairs.first(LIKELY), pairs.drop(LIKELY)
-        plain(likely, own) || plain(others, own) || usable(before, own) || Maze.new(@boxes, @lines, own).path(pairs) || direct(pairs)
+        plain(likely, own) || plain(others, own) || usable(before, own) || through(pairs, from, to, own) || direct(pairs)
       end
 
       private
+
+      # Through the gaps from the likeliest doors, and if there is no way from any of them, from all.
+      def through(pairs, from, to, own)
+        maze = Maze.new(@boxes, @lines, own)
+        maze.path(pairs.map(&:first).uniq.first(DOORS), pairs.map(&:last).uniq.first(DOORS)) ||
+          maze.path(from.all_doors(to.middle), to.all_doors(from.middle), reach: FAR)
+      end
 
       def usable(points, own) = points && clear?(points, own) ? points : nil
 

@@ -28,7 +28,7 @@ module Basalt
         Model::Kind.new(name: "place", plural: "places", role: "level", nouns: nouns(LEVELS, "level"), containers: ["place"],
                         distinct_by: %w[level container],
                         fields: [field("level", :choice, choices: LEVELS), field("height", :integer, label: "height in units", range: 1..60)]),
-        Model::Kind.new(name: "subnet", plural: "subnets", nouns: { "subnet" => {} }, containers: ["subnet"], brief: %w[prefix vlan],
+        Model::Kind.new(name: "subnet", plural: "subnets", nouns: { "subnet" => {} }, containers: %w[subnet place], brief: %w[prefix vlan],
                         fields: [field("prefix", :prefix), field("vlan", :integer, range: 1..4094), field("space", :word, label: "address space"),
                                  field("isolated", :flag), field("planned", :flag)]),
         Model::Kind.new(name: "attachment", plural: "addresses", ends: { "thing" => JOINED, "subnet" => ["subnet"] }, brief: ["address"],

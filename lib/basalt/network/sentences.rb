@@ -18,15 +18,16 @@ module Basalt
       }.freeze
 
       def self.quality(...) = Statements::Quality.new(...)
+      def self.placed?(teller, thing) = thing.container_id && teller.set.element(thing.container_id).kind == "place"
 
-      IN_PLACE = quality(%w[device place], "in <container:thing(place)>",
+      IN_PLACE = quality(%w[device place subnet], "in <container:thing(place)>",
                          take: ->(context, thing, said) { context.set(thing.id, "container", said[:container].id) },
-                         tell: ->(teller, thing) { thing.container_id ? [["in", teller.thing(thing.container_id)]] : [] },
+                         tell: ->(teller, thing) { placed?(teller, thing) ? [["in", teller.thing(thing.container_id)]] : [] },
                          clear: ->(context, thing) { context.set(thing.id, "container", nil) })
 
       PART_OF = quality("subnet", "part of <container:thing(subnet)>",
                         take: ->(context, subnet, said) { context.set(subnet.id, "container", said[:container].id) },
-                        tell: ->(teller, subnet) { subnet.container_id ? [["part of", teller.thing(subnet.container_id)]] : [] },
+                        tell: ->(teller, subnet) { subnet.container_id && !placed?(teller, subnet) ? [["part of", teller.thing(subnet.container_id)]] : [] },
                         clear: ->(context, subnet) { context.set(subnet.id, "container", nil) })
 
       OWNED_BY = quality("device", "owned by <owner:thing(outside)>",

@@ -12,19 +12,18 @@ module Basalt
           context.sheet_id = Opening.of(context, said[:name], said[:notation])
           context.qualify(context.sheet, said)
         end,
-        Form.new("note on <thing:thing> : <text:text>", unsay: ->(context, said, _) { context.set(said[:thing].id, "note", nil) }) { |context, said| context.set(said[:thing].id, "note", said[:text]) },
-        Form.new("remove <thing:thing>") { |context, said| context.draft.apply(Change::Remove.new(id: said[:thing].id)) },
-        Form.new("take <thing:thing> off") do |context, said|
-          raise Mistake, "only a sheet has something to take off it" unless context.sheet_id
-
-          context.draft.apply(Change::TakeOff.new(sheet_id: context.sheet_id, element_id: said[:thing].id))
+        Form.new("note on <thing:thing> : <text:text>", unsay: ->(context, said, _) { context.set(said[:thing].id, "note", nil) }) do |context, said|
+          context.set(said[:thing].id, "note", said[:text])
         end,
+        Form.new("remove <thing:thing>") { |context, said| context.draft.apply(Change::Remove.new(id: said[:thing].id)) },
+        Form.new("take <thing:thing> off") { |context, said| OnSheet.take_off(context, said[:thing]) },
         Form.new("rename <thing:thing> to <name:name>") { |context, said| context.set(said[:thing].id, "name", said[:name]) },
         Form.new("<thing:thing> is assumed", unsay: ->(context, said, _) { context.set(said[:thing].id, "assumed", nil) }) { |context, said| context.set(said[:thing].id, "assumed", true) },
-        Form.new("<thing:thing> is emphasised as <emphasis:name>", unsay: ->(context, said, _) { context.draft.apply(Change::Emphasise.new(sheet_id: context.sheet_id, element_id: said[:thing].id)) }) do |context, said|
-          raise Mistake, "only on a sheet something can be emphasised" unless context.sheet_id
-
-          context.draft.apply(Change::Emphasise.new(sheet_id: context.sheet_id, element_id: said[:thing].id, name: said[:emphasis]))
+        Form.new("<thing:thing> is emphasised as <emphasis:name>", unsay: ->(context, said, _) { OnSheet.emphasise(context, said[:thing], nil) }) do |context, said|
+          OnSheet.emphasise(context, said[:thing], said[:emphasis])
+        end,
+        Form.new("<thing:thing> is collapsed", unsay: ->(context, said, _) { OnSheet.collapse(context, said[:thing], false) }) do |context, said|
+          OnSheet.collapse(context, said[:thing], true)
         end,
         Form.new("<thing:thing> is confirmed") { |context, said| context.set(said[:thing].id, "assumed", nil) }
       ].freeze

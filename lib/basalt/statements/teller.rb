@@ -107,8 +107,9 @@ module Basalt
       end
 
       def emphasis(sheet_id, thing)
-        found = set.placement(sheet_id, thing.id)&.shape&.fetch("emphasis", nil)
-        found ? [say(thing(thing.id), "is emphasised as", name(found))] : []
+        shape = set.placement(sheet_id, thing.id)&.shape || {}
+        [*(say(thing(thing.id), "is emphasised as", name(shape["emphasis"])) if shape["emphasis"]),
+         *(say(thing(thing.id), "is collapsed") if Drawing::Nesting.new(set, sheet_id).closed?(thing.id))]
       end
 
       def details(thing)

@@ -51,7 +51,7 @@ module Basalt
           element.relation? ? [:line] : Describing.of(set, element.id).map { |attribute| mark(attribute) }.uniq
         end
 
-        def tidy(set, sheet_id, only: nil) = EntitiesLayout.new(self, set, sheet_id, only:).placements
+        def tidy(set, sheet_id, only: nil) = EntitiesLayout.new(self, set, *part(set, sheet_id, only)).placements
 
         def spots(_set, _sheet_id, _thing, size, extent)
           extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)

@@ -9,10 +9,11 @@ module Basalt
         LOOP = 40
         STRIP = 36
 
-        def initialize(notation, set, sheet_id, only: nil)
+        def initialize(notation, set, entities, lines)
           @notation = notation
           @set = set
-          @entities, @lines = notation.part(set, sheet_id, only)
+          @entities = entities
+          @lines = lines
         end
 
         # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)

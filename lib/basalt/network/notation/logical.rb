@@ -15,16 +15,12 @@ module Basalt
         def name = "logical network"
         def things = %w[device outside subnet place]
         def lines = %w[attachment link]
+        def boundaries = %w[place]
         def examples = ["router edge-01", "subnet Plant 10.20.4.0/24, vlan 40", "edge-01 on Plant at .1, gateway"]
 
         def chips
           [%w[router r], %w[switch s], %w[firewall f], %w[server v], %w[storage o], %w[workstation w], %w[controller c], %w[subnet n],
            %w[internet i], %w[provider p]]
-        end
-
-        # A room or rack belongs to other sheets; a site can be joined to a network.
-        def draws?(element)
-          things.include?(element.kind) && (element.kind != "place" || element["level"] == "site")
         end
 
         def size(_set, thing)
@@ -58,6 +54,13 @@ module Basalt
           Drawing::Slab.shapes(placement.box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing), pen: outline(set, thing))
         end
 
+        def closed_size(_set, thing, count) = [Drawing::Slab.width(thing.name, "#{thing.noun}, #{count} inside"), Drawing::Slab::HEIGHT]
+
+        def closed_shapes(_set, thing, placement, count)
+          Drawing::Slab.shapes(placement.box, name: thing.name, line: "#{thing.noun}, #{count} inside", glyph: thing.noun, seam: seam(thing),
+                                              pen: thing.assumed ? :assumed : :outline)
+        end
+
         def pen(relation)
           return :planned_line if relation["planned"]
           return :circuit if relation["circuit"]
@@ -67,7 +70,11 @@ module Basalt
 
         def legend = Legend::ENTRIES
         def marks(_set, element) = Legend.marks(self, element)
-        def tidy(set, sheet_id, only: nil) = LogicalLayout.new(self, set, sheet_id, only:).placements
+
+        def tidy(set, sheet_id, only: nil)
+          Drawing::Nested.new(self, set, sheet_id, only:).placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
+        end
+
         def seam(thing) = SEAMS.fetch(thing["role"], :graphite)
 
         def completed(set, element, fact, text)

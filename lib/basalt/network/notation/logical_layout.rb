@@ -17,11 +17,15 @@ module Basalt
         # The hosts of a subnet in rows, each beneath a line of the bus.
         Block = Value.of(:w, :h, :rails, :lanes, :column, :columns, :hosts)
 
-        def initialize(notation, set, sheet_id, only: nil)
+        # @param things [Array<Model::Element>]
+        # @param lines [Array<Model::Element>] among them
+        # @param sizes [Hash{String => Array(Numeric, Numeric)}] of those whose size is given
+        def initialize(notation, set, things, lines, sizes = {})
           @notation = notation
           @set = set
-          @things, all = notation.part(set, sheet_id, only)
-          loops, @lines = all.partition { |line| line.targets.uniq.one? }
+          @sizes = sizes
+          @things = things
+          loops, @lines = lines.partition { |line| line.targets.uniq.one? }
           @loops = loops.to_set { |line| line.targets.first }
           @lines_of = @lines.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |line, table| line.targets.uniq.each { |id| table[id] << line } }
         end
@@ -42,19 +46,30 @@ module Basalt
 
         def host?(thing)
           lines = @lines_of[thing.id]
-          thing.kind == "device" && lines.one? && lines.first.kind == "attachment" && !ABOVE.include?(thing["role"]) && !@loops.include?(thing.id)
+          return false unless thing.kind == "device" && lines.one? && lines.first.kind == "attachment" && @set.element(lines.first.target("subnet")).kind == "subnet"
+
+          !@sizes.key?(thing.id) && !ABOVE.include?(thing["role"]) && !@loops.include?(thing.id)
         end
 
-        def hanging?(line) = line.kind == "attachment" && host?(@set.element(line.target("thing")))
+        def hanging?(line)
+          line.kind == "attachment" && host?(@set.element(line.target("thing"))) && @lines_of[line.target("thing")].first.id == line.id
+        end
 
         def edges
           @edges ||= @lines.reject { |line| hanging?(line) }.map do |line|
             from, to = line.ends.map(&:role)
-            rooms = @notation.labels(@set, line).to_h { |label| [label.role, label.width] }
+            rooms = rooms(line)
             Layout::Edge.new(id: line.id, from: line.targets[0], to: line.targets[1], from_room: rooms.fetch(from, 0),
                              to_room: rooms.fetch(to, 0), middle: rooms.fetch("middle", 0))
           end
         end
+
+        # A line that ends inside a boundary has its labels there.
+        def rooms(line)
+          line.targets.any? { |id| @sizes.key?(id) } ? {} : @notation.labels(@set, line).to_h { |label| [label.role, label.width] }
+        end
+
+        def size(thing) = @sizes[thing.id] || @notation.size(@set, thing)
 
         def node(thing)
           return bus_node(thing) if thing.kind == "subnet"
@@ -66,7 +81,7 @@ module Basalt
 
         # Wide enough for the labels of the lines that end at it.
         def slab_size(thing)
-          w, h = @notation.size(@set, thing)
+          w, h = size(thing)
           sides = edges.select { |edge| [edge.from, edge.to].include?(thing.id) }.group_by { |edge| side(edge, thing.id) }
           needed = sides.values.map { |lines| lines.sum { |edge| [edge.room(thing.id) + 8, Layout::Layered::PITCH].max } + 28 }.max || 0
           [[w, needed].max.ceil, h]
@@ -148,11 +163,12 @@ module Basalt
         def loose(things, laid)
           bottom = laid.values.filter_map { |to| to[:y] && (to[:y] + to[:h]) }.max
           width = [laid.values.filter_map { |to| to[:x] && (to[:x] + to[:w]) }.max || 0, 720].max
-          x = 0
+          x = row = 0
           y = bottom ? bottom + 70 : 40
           things.each do |thing|
-            w, h = @notation.size(@set, thing)
-            x, y = 0, y + Drawing::Slab::HEIGHT + 50 if x.positive? && x + w > width
+            w, h = size(thing)
+            x, y, row = 0, y + row + 50, 0 if x.positive? && x + w > width
+            row = [row, h].max
             laid[thing.id] = { x:, y: thing.kind == "subnet" ? y + 20 : y, w:, h: }
             x += w + Layout::Layered::GAP
           end

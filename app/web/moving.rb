@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Web
+  # Things put elsewhere on a sheet: a boundary takes along what is in it, and what is dropped
+  # into a boundary, or out of one, changes where it belongs.
+  class Moving
+    def initialize(draft, sheet)
+      @draft = draft
+      @sheet = sheet
+      @nesting = Basalt::Drawing::Nesting.new(draft, sheet.id)
+    end
+
+    # @param moves [Array<Array>] element id and two distances each
+    def by(moves, dropped: false)
+      areas = dropped ? areas(moves.map(&:first)) : []
+      along(moves).each { |id, dx, dy| Acting.move(@draft, @sheet, id, dx, dy) }
+      moves.each { |id, *| settle(id, areas) } if dropped && @nesting.any?
+    end
+
+    private
+
+    # With each boundary everything in it, once.
+    def along(moves)
+      given = moves.to_h { |id, *by| [id, by] }
+      moves.each { |id, *by| @nesting.inside(id).each { |inner| given[inner] ||= by } if id.is_a?(String) && @draft.element(id) }
+      given.map { |id, by| [id, *by] }
+    end
+
+    # The boundaries as they stood, the innermost first, without those that are moved.
+    def areas(moved)
+      return [] unless @nesting.any?
+
+      still = @draft.placements_on(@sheet.id).select { |placed| placed.box && @nesting.boundary?(placed.element_id) && !moved.include?(placed.element_id) }
+      still.map { |placed| [placed.element_id, placed.box] }.sort_by { |_, box| box.w * box.h }
+    end
+
+    def settle(id, areas)
+      element = @draft.element(id)
+      box = @draft.placement(@sheet.id, id).box
+      into = areas.find { |area, at| area != id && at.overlap?(Basalt::Layout::Box.at(box.cx, box.cy, 1, 1)) && !@nesting.inside(id).include?(area) }&.first
+      return if into == @nesting.parent(id) || (into.nil? && @nesting.parent(id).nil?)
+      return unless into.nil? || element.description.containers.include?(@draft.element(into).kind)
+
+      @draft.apply(Basalt::Change::Set.new(id:, fact: "container", value: into))
+    end
+  end
+end

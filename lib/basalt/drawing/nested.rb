@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # Tidies a sheet with boundaries from the inside out: what is in a boundary is laid out by
+    # itself, and the boundary is then one box among its neighbours. Lines that cross a boundary
+    # keep their ends near each other; their ways are found when all boxes stand.
+    class Nested
+      # The layout of one group: boxes and routes by id, and how large it is.
+      Block = Value.of(:laid, :w, :h)
+
+      # @param only [Array<String>, nil] ids of the things to lay out; nil for all
+      def initialize(notation, set, sheet_id, only: nil)
+        @set = set
+        @notation = notation
+        @nesting = Nesting.new(set, sheet_id)
+        things, @lines = notation.part(set, sheet_id, only)
+        @things = things.reject { |thing| @nesting.hidden?(thing.id) }
+        ids = @things.to_set(&:id)
+        @parents = @things.to_h { |thing| [thing.id, @nesting.ancestors(thing.id).find { |id| ids.include?(id) }] }
+        @inside = @things.group_by { |thing| @parents[thing.id] }
+      end
+
+      # @yieldparam things [Array<Model::Element>] of one group
+      # @yieldparam lines [Array<Model::Element>] among them; an end inside a boundary is at the boundary
+      # @yieldparam sizes [Hash{String => Array(Numeric, Numeric)}] of the boundaries among the things
+      # @yieldreturn [Hash{String => Hash}] placements
+      # @return [Hash{String => Hash}] (see Notation#tidy)
+      def placements(&) = group(nil, &)
+
+      private
+
+      def group(parent, &)
+        things = @inside.fetch(parent, [])
+        blocks = things.select { |thing| @inside.key?(thing.id) }.to_h { |thing| [thing.id, framed(thing.id, group(thing.id, &))] }
+        lines = lines(parent)
+        laid = yield(things, lines, blocks.transform_values { |inner| [inner.w, inner.h] })
+        laid = laid.except(*lines.select { |line| line.targets.any? { |id| blocks.key?(id) } }.map(&:id))
+        blocks.reduce(laid) { |all, (id, inner)| all.merge(moved(inner.laid, laid[id][:x], laid[id][:y])) }
+      end
+
+      # The lines whose ends lie in different members of a group.
+      def lines(parent)
+        @lines.filter_map do |line|
+          ends = line.ends.map { |one| one.with(target_id: member(one.target_id, parent)) }
+          next if ends.any? { |one| one.target_id.nil? }
+
+          same = ends.map(&:target_id) == line.targets
+          next line if same
+          next if ends.map(&:target_id).uniq.one?
+
+          line.with(ends:)
+        end
+      end
+
+      # @return [String, nil] the member of a group that an element is, or is inside of
+      def member(id, parent)
+        id = @nesting.stand_in(id)
+        id = @parents[id] while id && @parents.key?(id) && @parents[id] != parent
+        id if id && @parents.key?(id)
+      end
+
+      def moved(laid, dx, dy)
+        laid.transform_values { |to| to[:x] ? to.merge(x: to[:x] + dx, y: to[:y] + dy) : { route: to[:route].merge("points" => to[:route]["points"].map { |x, y| [x + dx, y + dy] }) } }
+      end
+
+      # A group within its boundary, whose corner is at 0, 0.
+      def framed(parent, laid)
+        boundary = @set.element(parent)
+        box = Boundary.around(boxes(laid), Boundary.label_width(boundary))
+        Block.new(laid: moved(laid, -box.x, -box.y), w: box.w, h: box.h)
+      end
+
+      def boxes(laid)
+        laid.flat_map do |id, to|
+          next Layout::Polyline.boxes(to[:route]["points"]) unless to[:x]
+
+          placement = Model::Placement.new(element_id: id, **to.slice(:x, :y, :w, :h, :shape))
+          [placement.box, *@notation.obstacles(@set, @set.element(id), placement)]
+        end
+      end
+    end
+  end
+end
