@@ -65,9 +65,10 @@ module Store
     # @return [Basalt::Drawing::Contents]
     def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::Contents.new(set, sheet_id)
 
+    # @param images [#call, nil] gives an image's address by its id
     # @return [Basalt::Drawing::Scene] with what errors are about marked
-    def scene(sheet_id)
-      Basalt::Drawing::Scene.new(set, sheet_id, findings: known_findings, contents: contents(sheet_id))
+    def scene(sheet_id, images: nil)
+      Basalt::Drawing::Scene.new(set, sheet_id, findings: known_findings, contents: contents(sheet_id), images:)
     end
 
     # @return [Array<Basalt::Checks::Finding>] about what is drawn on the sheet

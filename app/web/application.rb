@@ -44,6 +44,7 @@ module Web
     register FindingRoutes
     register ReadingRoutes
     register JournalRoutes
+    register ImageRoutes
     register IntakeRoutes
 
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }

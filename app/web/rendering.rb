@@ -10,6 +10,9 @@ module Web
       "<hx-partial hx-target=\"#{h(selector)}\" hx-swap=\"#{swap}\">#{html}</hx-partial>"
     end
 
+    # @return [Basalt::Drawing::Scene] for a page, images by their addresses
+    def scene(desk, sheet_id) = desk.scene(sheet_id, images: Pictures.linked(desk.project_id))
+
     def view(name, **locals) = erb(name, locals:, layout: false)
 
     # What an act altered: the pieces of the drawing and the register, the history. The findings
@@ -36,7 +39,7 @@ module Web
     end
 
     def pieces(desk, sheet, outcome)
-      scene = desk.scene(sheet.id)
+      scene = scene(desk, sheet.id)
       gone = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.flat_map { |d| %w[t l n].map { |letter| letter + d.id } }
       gone += outcome.affected.filter_map { |id| desk.set.placement(sheet.id, id) }.select { |placed| scene.items_of(placed).empty? }.flat_map { |placed|
         %w[t l n].map { |letter|
@@ -57,7 +60,7 @@ module Web
     def remarked(desk) = marked(desk).then { |now| @marked ? (@marked | now) - (@marked & now) : [] }
 
     def whole(desk, sheet)
-      scene = desk.scene(sheet.id)
+      scene = scene(desk, sheet.id)
       view(:pieces, desk:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true)
     end
 

@@ -10,6 +10,8 @@ module Web
         at_desk { |desk| view(:chosen_facts, desk:, sheet: sheet(desk), ids: Acting.chosen(desk.set, params)) }
       end
 
+      app.helpers(Hidden)
+      show_less(app)
       collapse(app)
       strike(app)
       copy(app)
@@ -26,6 +28,27 @@ module Web
         on_sheet(->(draft) { "#{params[:emphasis].to_s.strip.empty? ? 'took the emphasis from' : 'emphasised'} #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
           @ids = Acting.chosen(draft, params)
           @ids.each { |id| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: id, name: params[:emphasis])) }
+        end
+      end
+    end
+
+    def self.show_less(app)
+      app.post("#{SHEET}/view") do
+        at_desk do |desk|
+          sheet = sheet(desk)
+          change = Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on: params[:on] == "yes")
+          outcome = desk.act(said: "#{params[:on] == 'yes' ? 'hid' : 'brought back'} #{params[:part]} on #{sheet.name}", by: person, sheet_id: sheet.id) { |draft| draft.apply(change) }
+          answer(desk, sheet, outcome, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: desk.set.sheets[sheet.id]))
+        end
+      end
+
+      app.post("#{SHEET}/quieted") do
+        on = params[:on] == "yes"
+        on_sheet(->(draft) { "#{on ? 'hid' : 'brought back'} the label of #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
+          @ids = (params[:all] ? quiet_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
+          raise Basalt::Mistake, "Select the lines whose labels are meant" if @ids.empty?
+
+          @ids.each { |id| draft.apply(Basalt::Change::Quiet.new(sheet_id: sheet.id, element_id: id, on:)) }
         end
       end
     end
@@ -82,6 +105,20 @@ module Web
             @fresh = params[:as] == "same" ? Copying.show(draft, @ids, from, on) : Copying.duplicate(draft, @ids, from, on)
           end
         end
+      end
+    end
+
+    # What a sheet does not show although it is there.
+    module Hidden
+      # @return [Array<String>] ids of lines whose labels are hidden one by one
+      def quiet_lines(set, sheet)
+        set.placements_on(sheet.id).select { |placement| placement.shape&.fetch("quiet", nil) }.map(&:element_id)
+      end
+
+      # @return [Array<Basalt::Model::Element>]
+      def collapsed(set, sheet)
+        nesting = Basalt::Drawing::Nesting.new(set, sheet.id)
+        nesting.any? ? set.things_on(sheet.id).select { |thing| nesting.closed?(thing.id) } : []
       end
     end
 

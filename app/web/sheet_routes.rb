@@ -20,6 +20,10 @@ module Web
         end
       end
 
+      app.get("/projects/:project_id/sheets/:sheet_id/beside") do
+        at_desk { |desk| view(:beside, sheet: sheet(desk), scene: scene(desk, sheet(desk).id)) }
+      end
+
       app.get("/projects/:project_id/sheets/:sheet_id/complete") do
         at_desk { |desk| view(:completion, offer: Offer.new(desk, sheet(desk), params[:statements].to_s)) }
       end

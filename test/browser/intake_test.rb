@@ -48,6 +48,7 @@ class IntakeTest < Minitest::Test
     project = demo
     open_sheet(project, PLANT)
     %w[SVG PNG].each do |type|
+      find(".exports summary", text: "Export").click
       click_link type
       path = File.join(BrowserHelper::DOWNLOADS, "TW-L-03-Greyholm-plant-network.#{type.downcase}")
       page.document.synchronize(15, errors: [Errno::ENOENT]) { assert_operator File.size(path), :>, 5000 }

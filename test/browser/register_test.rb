@@ -89,7 +89,7 @@ class RegisterTest < Minitest::Test
     assert_css "#table td.refused", text: "edge-01"
     find("#table tr.new td[data-key='end other']").click
     page.active_element.send_keys("s10", :enter)
-    assert_css "#layer-lines > g", minimum: 3
+    assert_css "#layer-lines > g", minimum: 3, visible: :all
     assert_equal %w[link], set.relations_of(named("s10").id).map(&:kind)
   end
 

@@ -14,7 +14,7 @@ class AloneTest < Minitest::Test
   def test_the_core_loads_without_store_or_application
     output, status = ruby("Basalt::LOADER.eager_load; abort 'loaded too much' if %i[ActiveRecord Sinatra PG Vips].any? { |name| Object.const_defined?(name) }; print Basalt::Families.names.join(' ')")
     assert status.success?, output
-    assert_equal "data network", output
+    assert_equal "annotation data network", output
   end
 
   def test_a_family_can_be_taken_away
@@ -32,7 +32,7 @@ class AloneTest < Minitest::Test
 
   def test_the_base_names_no_family
     base = Dir["#{LIB}/basalt/{*.rb,{model,change,statements,checks,drawing,layout,formats,addresses,graphs}/**/*.rb}"]
-    named = base.select { |file| File.read(file).match?(/\b(Network|Data)::|\bBasalt::(Network|Data)\b/) }
+    named = base.select { |file| File.read(file).match?(/\b(Network|Data|Annotation)::|\bBasalt::(Network|Data|Annotation)\b/) }
     assert_empty named
   end
 end

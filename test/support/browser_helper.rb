@@ -9,7 +9,7 @@ require "tmpdir"
 
 Capybara.register_driver(:chromium) do |app|
   flags = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-             --disable-component-update --disable-sync --window-size=1280,800 --hide-scrollbars --force-device-scale-factor=1]
+             --disable-component-update --force-prefers-reduced-motion --disable-sync --window-size=1280,800 --hide-scrollbars --force-device-scale-factor=1]
   options = Selenium::WebDriver::Chrome::Options.new(args: flags + ["--user-data-dir=#{Dir.mktmpdir('basalt-browser')}"], binary: "/usr/bin/chromium")
   options.add_preference("download.default_directory", BrowserHelper::DOWNLOADS)
   Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))

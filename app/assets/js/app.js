@@ -10,6 +10,7 @@ import { Connect } from "./connect.js";
 import { Handles } from "./handles.js";
 import { Clipboard } from "./clipboard.js";
 import { Overview } from "./overview.js";
+import { Beside } from "./beside.js";
 import { Grid } from "./grid.js";
 import { Reading } from "./reading.js";
 import { Findings } from "./findings.js";
@@ -39,6 +40,7 @@ if (page) {
     parts.inplace.cancelled = () => parts.place.disarm();
     parts.travel = new Travel(view, selection);
     new Overview(view);
+    new Beside(selection);
   }
   new Findings(act);
   new Reading(act, selection);

@@ -9,13 +9,13 @@ const HEAD = 36;
 
 // Pan and zoom of the sheet, by a transform of the paper as a whole.
 export class View {
-  constructor() {
-    this.viewport = document.getElementById("viewport");
-    this.paper = document.getElementById("paper");
+  constructor(viewport = document.getElementById("viewport"), paper = document.getElementById("paper")) {
+    this.viewport = viewport;
+    this.paper = paper;
     this.scale = 1;
     this.zoom = zoom().scaleExtent([LEAST, MOST]).filter((event) => this.concerns(event)).on("zoom", (event) => this.show(event.transform));
     select(this.viewport).call(this.zoom).on("dblclick.zoom", null);
-    document.querySelectorAll("[data-view]").forEach((button) => button.addEventListener("click", () => this[button.dataset.view]()));
+    if (viewport.id === "viewport") document.querySelectorAll("[data-view]").forEach((button) => button.addEventListener("click", () => this[button.dataset.view]()));
     this.fit();
     new ResizeObserver(() => { if (!this.touched) this.fit(); }).observe(this.viewport);
   }

@@ -245,13 +245,15 @@ module Basalt
         x, y = placed.x ? [placed.x, placed.y] : spot(thing, w, h)
         Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)
         ground.add(draft, placement(thing.id))
+        lines = draft.relations_of(thing.id).select { |line| writing.lines.include?(line.kind) && line.targets.all? { |id| placement(id)&.box } }
+        lines.each { |line| reshape(line) }
       end
 
       def spot(thing, w, h)
         home = nesting.ancestors(thing.id)
         spots(thing, w, h).find do |x, y|
           box = Layout::Box.new(x:, y:, w:, h:)
-          ground.free?(box.grow(14, 12)) && ground.lines_through(box.grow(4)).empty? && ground.outside?(box.grow(6), home)
+          ground.free?(box.grow(14, 12)) && ground.lines_through(box.grow(4)).empty? && ground.outside?(box.grow(6), home) && ground.bars.free?(box.grow(4))
         end || beneath
       end
 

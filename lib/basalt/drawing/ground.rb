@@ -10,11 +10,12 @@ module Basalt
         @lines = Layout::Index.new
         @labels = Layout::Index.new
         @areas = Layout::Index.new
+        @bars = Layout::Index.new
         set.placements_on(sheet_id).each { |placement| add(set, placement) }
       end
 
-      # +areas+ are the boundaries; +reach+ is how far things have ever reached here: left, top, right, bottom.
-      attr_reader :sheet_id, :things, :lines, :labels, :areas, :reach
+      # +areas+ are the boundaries, +bars+ what lines may cross and things not stand on; +reach+ is how far things have ever reached here: left, top, right, bottom.
+      attr_reader :sheet_id, :things, :lines, :labels, :areas, :bars, :reach
 
       def add(set, placement)
         element = set.element(placement.element_id) or return
@@ -22,7 +23,7 @@ module Basalt
       end
 
       def remove(element_id)
-        [things, lines, labels, areas].each { |index| index.remove(element_id) }
+        [things, lines, labels, areas, bars].each { |index| index.remove(element_id) }
         lines.remove([:edge, element_id])
       end
 
@@ -69,6 +70,7 @@ module Basalt
         boundary = nesting.boundary?(thing.id)
         add_boundary(thing, placement.box) if boundary
         (boundary ? Boundary.obstacles(thing, placement.box) : set.sheets[sheet_id].writing.obstacles(set, thing, placement)).each { |box| things.add(thing.id, box) }
+        set.sheets[sheet_id].writing.bars(set, thing, placement).each { |box| bars.add(thing.id, box) }
         stretch(placement)
       end
 

@@ -112,6 +112,9 @@ module Basalt
       # @return [Layout::Terminal] where lines can end at a thing
       def terminal(_set, _thing, placement) = Layout::BoxTerminal.new(placement.box)
 
+      # @return [Array<Layout::Box>] what lines may cross, of a thing, but no other thing may stand on
+      def bars(_set, _thing, _placement) = []
+
       # @return [Array<Layout::Box>] what lines and labels keep clear of, of a thing
       def obstacles(_set, _thing, placement) = [placement.box]
     end

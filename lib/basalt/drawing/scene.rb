@@ -29,6 +29,7 @@ module Basalt
 
       # @return [Array<Item>] of some elements only, and what always may have changed with them
       def pieces(element_ids)
+        element_ids = (element_ids + element_ids.filter_map { |id| set.element(id) }.select(&:relation?).map { |line| parallels.of(line).first.id }).uniq if sheet.folded?
         [Furniture.item(self)] + element_ids.flat_map { |id| set.placements.by(:spot, [sheet.id, id]) }.flat_map { |placement| items_of(placement) }
       end
 
@@ -41,7 +42,12 @@ module Basalt
 
         boundary = nesting.boundary?(element.id)
         [Item.new(id: "t#{placement.id}", layer: boundary ? :boundaries : :things, element_id: element.id, type: element.kind, title: "#{element.noun} #{element.name}",
-                  shapes: symbol(element, placement, boundary) + emphasis(placement), data: thing_data(element, placement))]
+                  shapes: symbol(element, placement, boundary).map { |shape| found(shape) } + emphasis(placement), data: thing_data(element, placement))]
+      end
+
+      # An image's id becomes its address.
+      def found(shape)
+        shape[0] == :image ? [:image, shape[1] && @images&.call(shape[1]), *shape.drop(2)] : shape
       end
 
       def nesting = @nesting ||= Nesting.new(set, sheet.id)
@@ -86,13 +92,33 @@ module Basalt
       end
 
       def line_items(line, placement)
-        return [] unless placement.route && writing.lines.include?(line.kind) && set.drawn_between?(sheet.id, line)
+        return [] unless placement.route && writing.lines.include?(line.kind) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
 
         [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
                   shapes: writing.line_shapes(set, line, placement.route["points"]),
                   data: { ends: line.targets.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
          Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
-                  shapes: writing.labels(set, line).flat_map { |label| label_shapes(label, placement.route["labels"], line) })]
+                  shapes: said(line, placement) + count(line, placement))]
+      end
+
+      def parallels = @parallels ||= Parallels.new(set, sheet)
+
+      # What a line says, unless somebody hid it.
+      def said(line, placement)
+        return [] if sheet.labels_hidden? || placement.shape&.fetch("quiet", nil) || (sheet.folded? && parallels.of(line).length > 1)
+
+        writing.labels(set, line).flat_map { |label| label_shapes(label, placement.route["labels"], line) }
+      end
+
+      # How many lines a folded one stands for.
+      def count(line, placement)
+        number = sheet.folded? ? parallels.of(line).length : 1
+        return [] if number < 2
+
+        words = "#{number} lines"
+        x, y = Layout::Polyline.middle(placement.route["points"])
+        width = Pens.width(words, :label) + 10
+        [Shapes.rect(x - (width / 2.0), y - 8, width, 16, :halo), Shapes.text(x, y + 4, words, :label, :middle)]
       end
 
       def line_title(line)

@@ -52,7 +52,15 @@ module Basalt
         when :glyph
           "<path class=\"p-glyph\" transform=\"translate(#{Shapes.n shape[2]} #{Shapes.n shape[3]})\" d=\"#{Glyphs.path(shape[1])}\"/>"
         when :text then text(*shape.drop(1))
+        when :image then image(*shape.drop(1))
         end
+      end
+
+      # What has no address is an empty frame.
+      def image(address, x, y, w, h)
+        return shape(Shapes.path("M#{Shapes.numbers(x, y)}h#{Shapes.n w}v#{Shapes.n h}h#{Shapes.n(-w)}Z", :cell)) unless address
+
+        "<image href=\"#{escape(address)}\" x=\"#{Shapes.n x}\" y=\"#{Shapes.n y}\" width=\"#{Shapes.n w}\" height=\"#{Shapes.n h}\"/>"
       end
 
       def text(x, y, string, style, anchor)

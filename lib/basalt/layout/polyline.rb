@@ -32,6 +32,12 @@ module Basalt
         simplify([start, bend, *points.drop(2)])
       end
 
+      # @return [Array(Numeric, Numeric)] the middle of the longest run
+      def middle(points)
+        one, other = points.each_cons(2).max_by { |a, b| (a[0] - b[0]).abs + (a[1] - b[1]).abs }
+        [(one[0] + other[0]) / 2.0, (one[1] + other[1]) / 2.0]
+      end
+
       def upright?(one, other) = one[0] == other[0]
 
       # A straight run between two points that are no longer in line gets a step in its middle.

@@ -13,13 +13,16 @@ module Basalt
           kinds.fetch(name)
         end
 
+        # @return [Array<Kind>] that can stand on every sheet
+        def figures = @figures ||= kinds.values.select(&:figure).freeze
+
         # @return [Hash{String => Array(Kind, Hash)}] declaring word to its kind and the facts it sets
         def nouns
           @nouns ||= kinds.values.flat_map { |kind| kind.nouns.map { |noun, facts| [noun, [kind, facts]] } }.to_h.freeze
         end
 
         def notations
-          @notations ||= Families.gather(:notations).to_h { |notation| [notation.name, notation] }.freeze
+          @notations ||= Families.gather(:notations).to_h { |notation| [notation.name, Drawing::Annotated.new(notation)] }.freeze
         end
 
         # @raise [Mistake] naming the notations there are

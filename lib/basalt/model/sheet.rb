@@ -5,10 +5,14 @@ module Basalt
     # One drawing: a notation of a part of the model. +view+ keeps what is shown in a way of
     # its own there: labels hidden, parallel lines folded.
     Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :view, :ordinal) do
+      self::PARTS = %w[labels parallels].freeze
+
       def initialize(revision: "A", status: "draft", **rest)
         super(revision:, status:, **rest)
       end
 
+      def labels_hidden? = view&.fetch("labels", nil) == true
+      def folded? = view&.fetch("parallels", nil) == true
       def writing = Catalogue.notation(notation)
     end
   end

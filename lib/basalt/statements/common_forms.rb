@@ -6,6 +6,8 @@ module Basalt
     module CommonForms
       SHEET_FACTS = { "number" => :number, "revision" => :revision, "status" => :status, "drawn by" => :drawn_by, "dated" => :dated }.freeze
 
+      VIEWS = { "labels hidden" => "labels", "parallels folded" => "parallels" }.freeze
+
       ALL = [
         Form.new("project <name:name>") { |context, said| context.draft.name_project(said[:name]) },
         Form.new("sheet <name:new> : <notation:notation> {sheet}") do |context, said|
@@ -31,11 +33,16 @@ module Basalt
       # The first two say what the following belongs to.
       OPENINGS = ALL.first(2).freeze
 
-      QUALITIES = SHEET_FACTS.map do |words, fact|
+      SAID = SHEET_FACTS.map do |words, fact|
         Quality.new("sheet", "#{words} <value:word>",
                     take: ->(context, sheet, said) { context.draft.apply(Change::SetSheet.new(id: sheet.id, fact:, value: said[:value])) },
                     tell: ->(teller, sheet) { sheet[fact] ? [[words, teller.word(sheet[fact])]] : [] })
-      end.freeze
+      end
+      SHOWN = VIEWS.map do |words, part|
+        Quality.new("sheet", words, take: ->(context, sheet, _) { context.draft.apply(Change::SetView.new(sheet_id: sheet.id, part:, on: true)) },
+                                    tell: ->(_teller, sheet) { sheet.view&.fetch(part, nil) ? [[words]] : [] })
+      end
+      QUALITIES = (SAID + SHOWN).freeze
     end
   end
 end

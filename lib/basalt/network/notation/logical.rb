@@ -94,6 +94,12 @@ module Basalt
           thing.kind == "subnet" ? Bus.obstacles(thing, placement) : super
         end
 
+        def bars(_set, thing, placement)
+          return [] unless thing.kind == "subnet"
+
+          Bus.rails(placement).map { |left, right, y| Layout::Box.new(x: left, y: y - 2, w: right - left, h: 4) }
+        end
+
         def spots(set, sheet_id, thing, size, extent) = Spots.new(set, sheet_id, thing, size, extent).each
         def reshape(set, sheet_id, relation) = relation.kind == "attachment" ? Bus.stretch(set, sheet_id, relation) : {}
 

@@ -1,0 +1,46 @@
+import { View } from "./view.js";
+
+// Another sheet next to this one: what is selected on one is lit on the other, and what has no
+// counterpart is pale.
+export class Beside {
+  constructor(selection) {
+    this.selection = selection;
+    this.place = document.getElementById("beside");
+    document.addEventListener("click", (event) => this.clicked(event));
+    document.addEventListener("basalt:drawn", () => { if (this.path) this.open(this.path); });
+  }
+
+  clicked(event) {
+    const opener = event.target.closest("[data-beside]");
+    if (opener) { opener.closest("details").open = false; return this.open(opener.dataset.beside); }
+    if (event.target.id === "leave-beside") return this.close();
+    const group = event.target.closest("#beside g[data-element]");
+    if (group) this.selection.choose(group.dataset.element, true);
+  }
+
+  async open(path) {
+    this.path = path;
+    await window.htmx.ajax("GET", `${path}/beside`, { source: "#beside", target: "#beside", swap: "innerHTML" });
+    this.place.hidden = false;
+    document.getElementById("table-top").classList.add("divided");
+    this.view = new View(document.getElementById("beside-view"), document.getElementById("beside-paper"));
+    this.pale();
+    this.selection.mark();
+  }
+
+  close() {
+    this.path = null;
+    this.place.hidden = true;
+    this.place.replaceChildren();
+    document.getElementById("table-top").classList.remove("divided");
+    document.querySelectorAll(".no-counterpart").forEach((group) => group.classList.remove("no-counterpart"));
+  }
+
+  pale() {
+    const [here, there] = ["#drawing", "#beside"].map((root) => [...document.querySelectorAll(`${root} g[data-element]`)]);
+    [[here, there], [there, here]].forEach(([groups, others]) => {
+      const known = new Set(others.map((group) => group.dataset.element));
+      groups.forEach((group) => group.classList.toggle("no-counterpart", !known.has(group.dataset.element)));
+    });
+  }
+}

@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+require "rexml/document"
+
+module Drawings
+  # An image that somebody brings in, made safe: PNG is written anew, of SVG only shapes, texts
+  # and their looks are kept.
+  class SafeImage
+    LIMIT = 5_000_000
+    SIDE = 4000
+    DEPTH = 60
+    NODES = 20_000
+    ELEMENTS = %w[svg g path rect circle ellipse line polyline polygon text tspan title desc defs linearGradient radialGradient stop clipPath use].freeze
+    ATTRIBUTES = %w[id class d x y x1 y1 x2 y2 cx cy r rx ry dx dy width height points transform viewBox preserveAspectRatio fill fill-opacity fill-rule stroke
+                    stroke-width stroke-opacity stroke-dasharray stroke-linecap stroke-linejoin opacity font-family font-size font-weight font-style
+                    text-anchor offset stop-color stop-opacity gradientUnits gradientTransform clip-path clip-rule clipPathUnits xmlns href].freeze
+
+    # The image cannot be taken.
+    class Unfit < Basalt::Mistake; end
+
+    # @param bytes [String]
+    # @raise [Unfit]
+    def initialize(bytes)
+      raise Unfit, "The image is larger than #{LIMIT / 1_000_000} MB" if bytes.bytesize > LIMIT
+
+      bytes.b.start_with?("\x89PNG".b) ? png(bytes) : svg(bytes)
+    end
+
+    # +width+ and +height+ in px; +type+ of the content.
+    attr_reader :content, :type, :width, :height
+
+    private
+
+    def png(bytes)
+      image = Vips::Image.pngload_buffer(bytes, unlimited: false)
+      raise Unfit, "The image has more than #{SIDE} pixels at a side" if [image.width, image.height].max > SIDE
+
+      @content = image.write_to_buffer(".png", strip: true)
+      @type = "image/png"
+      @width, @height = image.width, image.height
+    rescue Vips::Error
+      raise Unfit, "This is no PNG that can be read"
+    end
+
+    def svg(bytes)
+      text = bytes.dup.force_encoding("UTF-8")
+      raise Unfit, "This is neither PNG nor SVG" unless text.valid_encoding? && text.match?(/<svg[\s>]/)
+      raise Unfit, "An SVG with a document type or entities is not taken" if text.match?(/<!(DOCTYPE|ENTITY)/i)
+
+      root = REXML::Document.new(text).root
+      raise Unfit, "This is neither PNG nor SVG" unless root&.name == "svg"
+
+      measure(root)
+      @content = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>#{clean(root)}"
+      @type = "image/svg+xml"
+    rescue REXML::ParseException, REXML::UndefinedNamespaceException
+      raise Unfit, "The SVG is not well formed"
+    end
+
+    def measure(root)
+      box = root.attributes["viewBox"].to_s.split(/[\s,]+/).map(&:to_f)
+      sides = %w[width height].map { |side| root.attributes[side].to_s[/\A[\d.]+(?=(px)?\z)/]&.to_f }
+      @width, @height = sides.all? { |side| side&.positive? } ? sides : box.values_at(2, 3)
+      raise Unfit, "The SVG says neither its size nor a viewBox" unless [@width, @height].all? { |side| side&.between?(1, 1e5) }
+    end
+
+    def clean(element, depth = 0)
+      @nodes = (@nodes || 0) + 1
+      raise Unfit, "The SVG is too deep or too large" if depth > DEPTH || @nodes > NODES
+
+      inner = element.children.map { |child| child(child, depth) }.join
+      "<#{element.name}#{attributes(element, depth)}>#{inner}</#{element.name}>"
+    end
+
+    def child(child, depth)
+      case child
+      when REXML::Element then ELEMENTS.include?(child.name) ? clean(child, depth + 1) : ""
+      when REXML::Text then Basalt::Drawing::SVG.escape(child.value)
+      else ""
+      end
+    end
+
+    def attributes(element, depth)
+      kept = element.attributes.each_attribute.select { |attribute| ATTRIBUTES.include?(attribute.name) && attribute.name != "xmlns" && harmless?(attribute) }
+      kept = kept.map { |attribute| " #{attribute.name}=\"#{Basalt::Drawing::SVG.escape(attribute.value)}\"" }.uniq.join
+      depth.zero? ? " xmlns=\"http://www.w3.org/2000/svg\"#{kept}" : kept
+    end
+
+    # Nothing from elsewhere: references stay within the image.
+    def harmless?(attribute)
+      return attribute.value.start_with?("#") if attribute.name == "href"
+
+      !attribute.value.match?(/url\(\s*['"]?(?!#)/i) && !attribute.value.match?(/javascript:/i)
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Web
+  # Images that are put on sheets.
+  module ImageRoutes
+    SHEET = EditRoutes::SHEET
+    LONGEST = 320.0
+
+    def self.registered(app)
+      app.post("#{SHEET}/images") do
+        file = params[:file]
+        raise Basalt::Mistake, "Choose an image first" unless file.is_a?(Hash) && file[:tempfile]
+
+        safe = Drawings::SafeImage.new(file[:tempfile].read(Drawings::SafeImage::LIMIT + 1))
+        name = File.basename(Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 80), ".*").then { |base| base.strip.empty? ? "picture" : base }
+        project = Store::Project.find(id(params[:project_id]))
+        image = Store::Image.create!(id: SecureRandom.uuid, project_id: project.id, name:, type: safe.type, width: safe.width, height: safe.height, content: safe.content)
+        on_sheet(->(_) { "put the image #{name} on the sheet" }) { |draft, sheet| @fresh = ImageRoutes.show(draft, sheet, image) }
+      end
+
+      app.get("/projects/:project_id/images/:image_id") do
+        image = Store::Image.find_by(project_id: id(params[:project_id]), id: id(params[:image_id])) or raise ActiveRecord::RecordNotFound, "no such image"
+        headers "Content-Security-Policy" => "default-src 'none'; style-src 'unsafe-inline'; sandbox"
+        cache_control :private, max_age: 86_400
+        content_type image.type
+        image.content
+      end
+    end
+
+    # @return [String] id of the picture
+    def self.show(draft, sheet, image)
+      name = draft.named(image.name).any? ? Basalt::Model::Names.following(image.name) { |taken| draft.named(taken).any? } : image.name
+      id = draft.new_id
+      draft.apply(Basalt::Change::Add.new(kind: "picture", name:, facts: { "image" => image.id }, id:), Basalt::Change::Show.new(sheet_id: sheet.id, element_id: id))
+      scale = [LONGEST / [image.width, image.height].max, 1].min
+      Basalt::Drawing::Arranger.new(draft, sheet.id).follow
+      draft.apply(Basalt::Change::Arrange.new(placement_id: draft.placement(sheet.id, id).id, to: { w: (image.width * scale).round, h: (image.height * scale).round }))
+      id
+    end
+  end
+end

@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Change
+    # What is shown on a sheet in a way of its own: +labels+ of lines hidden, or +parallels+
+    # folded into one line.
+    SetView = Value.of(:sheet_id, :part, :on) do
+      def apply(draft)
+        sheet = draft.sheets[sheet_id] or raise Conflict, "the sheet is no longer there"
+        raise Mistake, "a sheet hides labels or folds parallels, not #{Model::Names.short(part)}" unless Model::Sheet::PARTS.include?(part)
+
+        view = (sheet.view || {}).merge(part => on ? true : nil).compact
+        altered = sheet.with(view: view.empty? ? nil : view)
+        draft.put(:sheets, altered) unless altered == sheet
+      end
+    end
+  end
+end

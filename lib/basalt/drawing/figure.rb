@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # How a kind is drawn that brings its own symbol and stands on sheets of any notation.
+    class Figure
+      # @return [Array(Numeric, Numeric)] width and height, px
+      def size(_thing) = raise(NotImplementedError)
+
+      # @return [Array] shapes
+      def shapes(_thing, _placement) = raise(NotImplementedError)
+
+      # @return [Array<Layout::Box>] what lines and labels keep clear of
+      def obstacles(_thing, placement) = [placement.box]
+
+      # @return [Hash] what a placement becomes when somebody gives it a size
+      def sized(_thing, _placement, width, height) = { w: [width, 24].max, h: [height, 16].max }
+    end
+  end
+end
