@@ -51,6 +51,8 @@ module Basalt
         come = found.filter_map { |change| Hunk.new(nil, change.new_position, change.new_element) if change.new_element && !Line.empty?(change.new_element) }
         drop_moved(gone, come)
         pair(gone, come) { |hunk| topic(hunk) }
+        # What was overwritten with something that cannot be understood is not lost.
+        pair(gone, come) { |hunk| [hunk.text && read(scratch, hunk.text)[1] ? nil : hunk.index] }
         pair(gone, come) { |hunk| [hunk.index, read(hunk.text ? scratch : @set, hunk.text || hunk.old)[1]&.source] }
         gone + come
       end
