@@ -67,8 +67,9 @@ module Web
     # Kinds that have a table on this sheet, with how many there are; those of which there are none come last.
     def register_kinds(desk, sheet)
       counts = desk.contents(sheet.id).counts
-      (sheet.writing.lines + sheet.writing.things).partition { |kind| counts.key?(kind) }.then { |some, none| some + none.sort_by { |kind| sheet.writing.things.index(kind) || 99 } }
-                                                  .map { |kind| [kind, counts.fetch(kind, 0)] }
+      some, none = (sheet.writing.lines + sheet.writing.things).partition { |kind| counts.key?(kind) }
+      none = none.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }.sort_by { |kind| sheet.writing.things.index(kind) || 99 }
+      (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }
     end
 
     def register(desk, sheet) = Register.new(desk.set, sheet)

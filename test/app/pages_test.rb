@@ -151,4 +151,38 @@ class PagesTest < Minitest::Test
     get "#{path}/register/device?from=200"
     assert_includes last_response.body, "s-229"
   end
+
+  def test_the_page_of_keys_tells_all_of_them
+    text = File.read(File.join(APPLICATION_ROOT, "docs/keys.md"))
+    Web::KeyList::ALL.each { |key, words| assert_includes text, "| #{key} | #{words} |" }
+  end
+
+  def test_files_of_a_sheet_and_of_a_part_of_it
+    { "svg" => "<?xml", "png" => "\x89PNG".b, "jpg" => "\xFF\xD8".b, "pdf" => "%PDF" }.each do |type, head|
+      get "#{@path}/export.#{type}"
+      assert_equal head, last_response.body.b[0, head.bytesize], type
+    end
+    get "#{@path}/export.svg", chosen: [id_of("plc-07"), id_of("Plant")].join(" ")
+    part = last_response.body
+    assert_match(/>plc-07</, part)
+    assert_match(/>\.31</, part)
+    refute_match(/>historian<|id="frame"/, part)
+    get "#{@path}/export.pdf", paper: "A4", spread: "tiles"
+    assert_match %r{/Count [2-9]}n, last_response.body.b
+    get "#{@path}/export.pdf", paper: "A9"
+    assert_equal 422, last_response.status
+  end
+
+  def test_an_image_is_made_safe
+    hostile = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="x()"><script>x()</script><a href="javascript:x()"><path d="M0 0" fill="url(http://e)"/></a>' \
+              '<use href="http://e/#a"/><rect width="3" height="3" style="x" fill="red"/></svg>'
+    safe = Drawings::SafeImage.new(hostile)
+    assert_equal ["image/svg+xml", 9.0], [safe.type, safe.width]
+    refute_match(/script|onload|http:\/\/e|javascript|style/, safe.content)
+    assert_match(/<rect width="3" height="3" fill="red">/, safe.content)
+    bomb = '<!DOCTYPE svg [<!ENTITY a "b">]><svg viewBox="0 0 1 1">&a;</svg>'
+    [bomb, "<svg", "not an image", "<svg><g/></svg>", "\x89PNGbroken", "<svg viewBox='0 0 1 1'>#{'<g>' * 200}#{'</g>' * 200}</svg>"].each do |bytes|
+      assert_raises(Drawings::SafeImage::Unfit, bytes[0, 30]) { Drawings::SafeImage.new(bytes) }
+    end
+  end
 end

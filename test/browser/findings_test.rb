@@ -57,7 +57,7 @@ class FindingsTest < Minitest::Test
     assert_equal 3, set.relations_of(set.named("fw-01").first.id, "attachment").length
     click_button "Leave it as it was"
     assert_css ".reading li", text: "archive on Plant at .20"
-    click_link "Drawing"
+    find(".faces a", text: "Drawing").click
     page.send_keys([:control, "z"])
     assert_css "#layer-things > g", text: "historian"
   end

@@ -34,9 +34,13 @@ module Basalt
         things = @inside.fetch(parent, [])
         blocks = things.select { |thing| @inside.key?(thing.id) }.to_h { |thing| [thing.id, framed(thing.id, group(thing.id, &))] }
         lines = lines(parent)
-        laid = yield(things, lines, blocks.transform_values { |inner| [inner.w, inner.h] })
+        laid = yield(things, lines, closed_sizes(things).merge(blocks.transform_values { |inner| [inner.w, inner.h] }))
         laid = laid.except(*lines.select { |line| line.targets.any? { |id| blocks.key?(id) } }.map(&:id))
         blocks.reduce(laid) { |all, (id, inner)| all.merge(moved(inner.laid, laid[id][:x], laid[id][:y])) }
+      end
+
+      def closed_sizes(things)
+        things.select { |thing| @nesting.closed?(thing.id) }.to_h { |thing| [thing.id, @notation.closed_size(@set, thing, @nesting.inside(thing.id).length)] }
       end
 
       # The lines whose ends lie in different members of a group.
