@@ -32,25 +32,49 @@ module Basalt
       private
 
       def assign
-        taken = []
+        @taken = []
+        @placed = { right: [], left: [], below: [] }
         waiting = sorted
         above = constraints
         assigned = {}
         until waiting.empty?
           run = waiting.find { |candidate| above[candidate.id].all? { |id| assigned.key?(id) } } || waiting.first
           waiting.delete(run)
-          lowest = above[run.id].filter_map { |id| assigned[id] }.max
-          assigned[run.id] = place(run, taken, lowest ? lowest + 1 : 0)
+          lowest = [above[run.id].filter_map { |id| assigned[id] }.max, beneath(run)].compact.max
+          assigned[run.id] = place(run, lowest ? lowest + 1 : 0)
         end
         assigned
       end
 
-      def sorted = @runs.sort_by { |run| [run.upper.empty? ? 1 : 0, run.span[1] - run.span[0], run.span[0]] }
+      def direction(run)
+        return :below if run.upper.empty?
 
-      def place(run, taken, from)
+        run.lower.first > run.upper.first ? :right : :left
+      end
+
+      # Runs to one side do not cross each other when the one that begins further to that side
+      # lies higher; of those between two things below, the wider.
+      def sorted
+        @runs.sort_by do |run|
+          case direction(run)
+          when :right then [0, -run.upper.first, run.lower.first]
+          when :left then [0, run.upper.first, -run.lower.first]
+          else [1, run.span[0] - run.span[1], run.span[0]]
+          end
+        end
+      end
+
+      # The lowest track of those to the same side that this one has to lie beneath.
+      def beneath(run)
         low, high = run.span
-        track = (from..).find { |index| (taken[index] ||= []).none? { |a, b| low < b + CLEAR && a < high + CLEAR } }
-        taken[track] << [low, high]
+        @placed[direction(run)].filter_map { |a, b, track| track if low < b + CLEAR && a < high + CLEAR }.max
+      end
+
+      def place(run, from)
+        low, high = run.span
+        track = (from..).find { |index| (@taken[index] ||= []).none? { |a, b| low < b + CLEAR && a < high + CLEAR } }
+        @taken[track] << [low, high]
+        @placed[direction(run)] << [low, high, track]
         track
       end
 

@@ -103,6 +103,7 @@ module Basalt
 
       def place
         Positions.new(@levels, @parts, ->(one, other) { distance(one, other) }).settle
+        Straightening.new(@levels, ->(one, other) { distance(one, other) }).settle
       end
 
       # @return [Numeric] least distance between the middles of two neighbouring cells

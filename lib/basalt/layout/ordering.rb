@@ -3,9 +3,11 @@
 module Basalt
   module Layout
     # Orders the cells of each level so that few lines cross: barycentre sweeps, keeping the
-    # best order seen. Sugiyama, Tagawa and Toda (1981).
+    # best order seen (Sugiyama, Tagawa and Toda, 1981); then neighbours change places while that
+    # helps (Gansner and others, 1993).
     class Ordering
-      SWEEPS = 8
+      SWEEPS = 12
+      EXCHANGES = 12
 
       # @param levels [Array<Array>] cells of each level in a first order
       # @param above [Hash{Object => Array}] neighbours on the level above
@@ -29,7 +31,7 @@ module Basalt
           count = crossings(@levels)
           best, fewest = @levels, count if count < fewest || sweep.zero?
         end
-        best
+        exchange(best)
       end
 
       private
@@ -48,6 +50,41 @@ module Basalt
         positions = neighbours.fetch(cell, []).filter_map { |other| placed[other] }
         positions += @beside.fetch(cell, []).filter_map { |other| here[other] && (here[other] * 100.0 / here.length) } if positions.any?
         positions.empty? ? here[cell] * 100.0 / here.length : positions.sum / positions.length
+      end
+
+      # Neighbours of a level change places as long as fewer lines cross for it.
+      def exchange(levels)
+        levels = levels.map(&:dup)
+        place = levels.each_with_object({}) { |level, found| level.each_with_index { |cell, index| found[cell] = index } }
+        EXCHANGES.times do
+          changed = levels.count { |level| exchange_within(level, place) }
+          break if changed.zero?
+        end
+        levels
+      end
+
+      def exchange_within(level, place)
+        changed = false
+        (0...(level.length - 1)).each do |index|
+          one, other = level[index], level[index + 1]
+          next unless gain(one, other, place).positive?
+
+          level[index], level[index + 1] = other, one
+          place[one] = index + 1
+          place[other] = index
+          changed = true
+        end
+        changed
+      end
+
+      # How many crossings fewer there are when the second stands before the first.
+      def gain(one, other, place)
+        [@above, @below].sum do |neighbours|
+          first, second = [one, other].map { |cell| neighbours.fetch(cell, []).map { |id| place[id] } }
+          next 0 if first.empty? || second.empty?
+
+          first.sum { |a| second.sum { |b| a <=> b } }
+        end
       end
 
       def crossings(levels)
