@@ -2,12 +2,17 @@
 
 require_relative "../config/load"
 require_relative "../test/support/generated_network"
+require_relative "graphs"
+require_relative "layout"
+require_relative "pages"
 require "rack/test"
 require "tmpdir"
 
 # Measures the journeys that people wait for, on sheets of several sizes.
 class Bench
   SIZES = { 50 => [3, 14], 500 => [10, 47], 2000 => [12, 165] }.freeze
+  # Sheets of links, one and a half for each thing.
+  LINKED = [50, 500, 2000, 5000].freeze
   EDITS = 40
   ROWS = 5000
 
@@ -33,6 +38,37 @@ class Bench
     warm_up
     SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }
     inventory
+    LINKED.each { |size| linked(size) }
+    LayoutBench.new.run
+  end
+
+  # The workbench: what people do with mouse and register, and what the browser shows of it.
+  def linked(size)
+    puts "\nlinked sheet of #{size} things" unless @quiet
+    project = Store::Project.open("Linked #{size}")
+    desk = Store::Desk.for(project.id)
+    report("tidy, with what is kept", size, times(1) { desk.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, Graphs.text(size, size)) } } })
+    sheet = desk.open { |open| open.set.sheet_list.first }
+    gestures(project, sheet, size)
+    Pages.new(project, sheet).measure { |name, samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }
+  end
+
+  def gestures(project, sheet, size)
+    post, = session("/projects/#{project.id}/sheets/#{sheet.id}")
+    ids = Store::Desk.for(project.id).open { |open| open.set.things_on(sheet.id).map(&:id) }.shuffle(random: Random.new(1)).first(EDITS)
+    report("move one thing", size, times(ids.length) { |n| post.call("moves", moves: JSON.generate([[ids[n], 11, 7]])) })
+    report("edit one cell", size, times(ids.length) { |n| post.call("cells", kind: "device", cells: JSON.generate([[ids[n], "note", "seen #{n}"]])) })
+    report("paste 500 rows", size, times(3) { |n| post.call("cells", kind: "device", cells: JSON.generate(Array.new(500) { |row| ["new-#{row}", "name", "pasted-#{n}-#{row}"] })) })
+    3.times { post.call("undo", {}) }
+    Store::Desk.for(project.id).open do |open|
+      report("route every line", size, times(1) { route_all(open.set, sheet) })
+    end
+  end
+
+  def route_all(set, sheet)
+    draft = Basalt::Change::Draft.new(set)
+    set.relations_on(sheet.id).each { |line| draft.apply(Basalt::Change::Arrange.new(placement_id: set.placement(sheet.id, line.id).id, to: { route: nil })) if set.placement(sheet.id, line.id) }
+    Basalt::Drawing::Arranger.new(draft, sheet.id).follow
   end
 
   # A server that has served for a while has its code compiled.
@@ -67,11 +103,8 @@ class Bench
   end
 
   def edits(project, sheet, count)
-    browser = Rack::Test::Session.new(Web::Application.with(secret: "0" * 64))
     path = "/projects/#{project.id}/sheets/#{sheet.id}"
-    browser.get(path)
-    token = browser.last_response.body[/name="token" value="([^"]+)"/, 1]
-    post = ->(rest, values) { browser.post("#{path}/#{rest}", values.merge(token:), "HTTP_HX_REQUEST" => "true").then { abort browser.last_response.body unless browser.last_response.ok? } }
+    post, browser = session(path)
     report("statement: a new thing", count, times(EDITS) { |n| post.call("statements", statements: "server bench-#{n}") })
     report("statement: attached to a subnet", count, times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{60 + n}") })
     report("statement: another address", count, times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{140 + n}") })
@@ -79,6 +112,15 @@ class Bench
     report("move a thing", count, times(EDITS) { |n| post.call("moves", moves: JSON.generate([[ids[n], 11, 7]])) })
     report("findings after an edit", count, times(20, before: ->(n) { post.call("statements", statements: "server late-#{n}") }) { browser.get("#{path}/findings") })
     report("undo", count, times(20) { post.call("undo", {}) })
+  end
+
+  # @return [Array(#call, Rack::Test::Session)] how to act on the sheet at the path
+  def session(path)
+    browser = Rack::Test::Session.new(Web::Application.with(secret: "0" * 64))
+    browser.get(path)
+    token = browser.last_response.body[/name="token" value="([^"]+)"/, 1]
+    post = ->(rest, values) { browser.post("#{path}/#{rest}", values.merge(token:), "HTTP_HX_REQUEST" => "true").then { abort browser.last_response.body unless browser.last_response.ok? } }
+    [post, browser]
   end
 
   def inventory

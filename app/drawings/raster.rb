@@ -18,6 +18,20 @@ module Drawings
     # @return [String] JPEG
     def jpg(svg, scale, longest) = pixels(svg, scale, longest).write_to_buffer(".jpg", Q: 92, strip: true)
 
+    # A PNG written again from its pixels alone.
+    #
+    # @param most [Integer] pixels at a side
+    # @return [Array(String, Integer, Integer)] content, width and height
+    # @raise [SafeImage::Unfit]
+    def anew(bytes, most)
+      image = Vips::Image.pngload_buffer(bytes)
+      raise SafeImage::Unfit, "The image has more than #{most} pixels at a side" if [image.width, image.height].max > most
+
+      [image.write_to_buffer(".png", strip: true), image.width, image.height]
+    rescue Vips::Error
+      raise SafeImage::Unfit, "This is no PNG that can be read"
+    end
+
     def pixels(svg, scale, longest)
       header = svg.match(/<svg [^>]*width="([\d.]+)" height="([\d.]+)"/)
       side = header.captures.map(&:to_f).max

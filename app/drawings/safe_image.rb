@@ -32,14 +32,8 @@ module Drawings
     private
 
     def png(bytes)
-      image = Vips::Image.pngload_buffer(bytes, unlimited: false)
-      raise Unfit, "The image has more than #{SIDE} pixels at a side" if [image.width, image.height].max > SIDE
-
-      @content = image.write_to_buffer(".png", strip: true)
+      @content, @width, @height = Raster.anew(bytes, SIDE)
       @type = "image/png"
-      @width, @height = image.width, image.height
-    rescue Vips::Error
-      raise Unfit, "This is no PNG that can be read"
     end
 
     def svg(bytes)

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "capybara"
+require "selenium-webdriver"
+require "puma"
+require "tmpdir"
+
+# What a browser shows of a sheet: how long until it is painted, and how many frames a second
+# while a thing is dragged and the paper is panned.
+class Pages
+  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --window-size=1280,943 --hide-scrollbars --disable-background-networking].freeze
+  FRAMES = <<~JS
+    const [type, done] = arguments;
+    const port = document.getElementById('viewport');
+    const box = port.getBoundingClientRect();
+    const group = [...document.querySelectorAll('#layer-things > g')].find(g => { const b = g.getBoundingClientRect(); return b.left > box.left + 60 && b.right < box.right - 200 && b.top > box.top + 60 && b.bottom < box.bottom - 120; });
+    const target = type === 'drag' && group ? group.querySelector('text') ?? group : port;
+    const at = target.getBoundingClientRect();
+    let [x, y] = type === 'drag' ? [at.x + at.width / 2, at.y + at.height / 2] : [box.x + 10, box.bottom - 10];
+    const send = (name, on) => on.dispatchEvent(new (name.startsWith('pointer') ? PointerEvent : MouseEvent)(name, { bubbles: true, cancelable: true, clientX: x, clientY: y, button: 0, buttons: 1, view: window }));
+    send('pointerdown', target); send('mousedown', target);
+    let frames = 0; let last = performance.now(); const start = last; let worst = 0;
+    const step = (now) => {
+      worst = Math.max(worst, now - last); last = now; frames += 1; x += 1.5; y += 0.7;
+      send('pointermove', window); send('mousemove', window);
+      if (now - start < 1500) return requestAnimationFrame(step);
+      send('pointercancel', window); send('mouseup', window);
+      done([frames * 1000 / (now - start), worst]);
+    };
+    requestAnimationFrame(step);
+  JS
+
+  def initialize(project, sheet)
+    @path = "/projects/#{project.id}/sheets/#{sheet.id}"
+  end
+
+  # @yieldparam name [String]
+  # @yieldparam samples [Array<Float>]
+  def measure
+    visit
+    yield "first paint, ms", Array.new(3) { paint }
+    3.times { @session.click_button("Larger") }
+    %w[drag pan].each { |type| yield "frames a second: #{type}", [frames(type)] }
+  ensure
+    @session&.quit
+  end
+
+  private
+
+  def visit
+    Capybara.register_driver(:bench) do |app|
+      options = Selenium::WebDriver::Chrome::Options.new(args: FLAGS + ["--user-data-dir=#{Dir.mktmpdir}"], binary: "/usr/bin/chromium")
+      Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+    end
+    Capybara.server = :puma, { Silent: true, Threads: "1:4" }
+    @session = Capybara::Session.new(:bench, Web::Application.with(secret: "0" * 64))
+    @session.driver.browser.manage.timeouts.script_timeout = 60
+    @session.visit(@path)
+  end
+
+  def paint
+    @session.visit(@path)
+    @session.evaluate_script("(performance.getEntriesByName('first-contentful-paint')[0] || {startTime: performance.now()}).startTime")
+  end
+
+  def frames(type) = @session.evaluate_async_script(FRAMES, type).first
+end
