@@ -39,7 +39,7 @@ class Pages
   def measure
     visit
     yield "first paint, ms", Array.new(3) { paint }
-    3.times { @session.click_button("Larger") }
+    3.times { @session.find('[data-view=in]').click }
     %w[drag pan].each { |type| yield "frames a second: #{type}", [frames(type)] }
   ensure
     @session&.quit

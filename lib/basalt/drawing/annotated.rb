@@ -1,12 +1,10 @@
 # frozen_string_literal: true
 
-require "delegate"
-
 module Basalt
   module Drawing
     # A notation together with the kinds that bring their own symbol: those can stand on every
     # sheet, and tidying leaves them where they were put.
-    class Annotated < SimpleDelegator
+    class Annotated < PassedOn
       def draws?(element) = !figure(element).nil? || super
       def things = super + Model::Catalogue.figures.map(&:name)
       def chips = super + Model::Catalogue.figures.flat_map(&:chips)

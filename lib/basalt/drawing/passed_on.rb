@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+require "forwardable"
+
+module Basalt
+  module Drawing
+    # A notation that answers everything as another does, for those that differ in a little.
+    class PassedOn
+      extend Forwardable
+
+      def_delegators :@notation, *Notation.public_instance_methods(false)
+
+      def initialize(notation)
+        @notation = notation
+      end
+    end
+  end
+end
