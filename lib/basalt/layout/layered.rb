@@ -138,10 +138,15 @@ module Basalt
         end
       end
 
+      # The parts of lines in the channel above a level.
+      def above(level)
+        @by_level ||= @parts.group_by { |part| part.lower.level }
+        @by_level.fetch(level, [])
+      end
+
       # The channel above a level.
       def channel(level)
-        runs = @parts.select { |part| part.lower.level == level }.map { |part| run(part) }
-        Channel.new(runs)
+        Channel.new(above(level).map { |part| run(part) })
       end
 
       def run(part)
@@ -149,8 +154,7 @@ module Basalt
       end
 
       def channel_height(level)
-        used = @parts.any? { |part| part.lower.level == level }
-        return 0 if level.zero? && !used
+        return 0 if level.zero? && above(level).empty?
 
         (2 * @strip) + [@channels[level].height, CHANNEL].max
       end

@@ -64,6 +64,11 @@ module Basalt
           end
         end
 
+        def edges_of(id)
+          @edges_of ||= edges.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |edge, found| [edge.from, edge.to].uniq.each { |one| found[one] << edge } }
+          @edges_of.fetch(id, [])
+        end
+
         # A line that ends inside a boundary has its labels there.
         def rooms(line)
           line.targets.any? { |id| @sizes.key?(id) } ? {} : @notation.labels(@set, line).to_h { |label| [label.role, label.width] }
@@ -82,7 +87,7 @@ module Basalt
         # Wide enough for the labels of the lines that end at it.
         def slab_size(thing)
           w, h = size(thing)
-          sides = edges.select { |edge| [edge.from, edge.to].include?(thing.id) }.group_by { |edge| side(edge, thing.id) }
+          sides = edges_of(thing.id).group_by { |edge| side(edge, thing.id) }
           needed = sides.values.map { |lines| lines.sum { |edge| [edge.room(thing.id) + 8, Layout::Layered::PITCH].max } + 28 }.max || 0
           [[w, needed].max.ceil, h]
         end
@@ -109,8 +114,8 @@ module Basalt
           columns = [hosts.length <= 6 ? hosts.length : Math.sqrt(hosts.length * 2.2).ceil, 1].max
           column = (hosts.map { |host| @notation.size(@set, host)[0] }.max || 0) + COLUMN_GAP
           rows = [(hosts.length / columns.to_f).ceil, 1].max
-          lanes = edges.count { |edge| [edge.from, edge.to].include?(subnet.id) && below?(edge, subnet.id) }
-          tops = edges.count { |edge| [edge.from, edge.to].include?(subnet.id) } - lanes
+          lanes = edges_of(subnet.id).count { |edge| below?(edge, subnet.id) }
+          tops = edges_of(subnet.id).length - lanes
           last = hosts.empty? ? 0 : hosts.length - ((rows - 1) * columns)
           width = [SPINE + (columns * column), SPINE + (last * column) + (lanes * LANE) + 12, Bus.label_width(subnet) + 40 + (tops * Layout::Layered::PITCH * 2)].max
           Block.new(w: hosts.empty? ? [width - column, 200].max.ceil : width.ceil, h: height(hosts, rows), lanes:, column:, columns:, hosts:,
