@@ -6,6 +6,8 @@ module Basalt
     module LabelPlaces
       STEP = 12
       OUT = 15
+      # How far from its end of a line a label is still understood as the end's, px.
+      NEAR = 360
 
       module_function
 
@@ -15,7 +17,7 @@ module Basalt
       def near_end(points, w, h)
         length = Polyline.length(points)
         first = points[0][0] == points[1][0] ? OUT : (w / 2.0) + 8
-        places = first.step(length - (h / 2.0), STEP).map { |distance| at(points, distance) }
+        places = first.step([length - (h / 2.0), first + NEAR].min, STEP).map { |distance| at(points, distance) }
         places.unshift(at(points, length / 2.0)) if length < (2 * first) + STEP
         places + beside(points, w, h)
       end

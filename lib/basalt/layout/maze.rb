@@ -34,7 +34,8 @@ module Basalt
         @starts = doors(starts)
         @goals = doors(goals)
         lay_grid(reach)
-        walk
+        # Where every door of an end is walled in, no search would find a way.
+        walk if [@starts, @goals].all? { |ends| ends.any? { |door| open?(door.node) } }
       end
 
       private
@@ -71,6 +72,8 @@ module Basalt
         end
         nil
       end
+
+      def open?(node) = (0..3).any? { |direction| neighbour(node, direction)&.then { |_, price| price < Float::INFINITY } }
 
       def prepare
         @finish = @grid.size * 4
