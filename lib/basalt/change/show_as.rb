@@ -8,7 +8,7 @@ module Basalt
         writing = draft.sheets[to].writing
         things = ids.filter_map { |id| draft.element(id) }.reject(&:relation?)
         drawn = things.select { |thing| writing.draws?(thing) }
-        raise Mistake, "a #{writing.name} sheet draws none of these" if drawn.empty?
+        raise Mistake, "#{English.article(writing.name)} #{writing.name} sheet draws none of these" if drawn.empty?
 
         drawn.reject { |thing| draft.shown?(to, thing.id) }.each { |thing| stand(draft, thing) }
       end
