@@ -19,7 +19,7 @@ class DrawingDirectlyTest < Minitest::Test
       edges.each do |how, edge|
         lined = L::Alignment.call(some, how)
         assert_equal 1, lined.map(&edge).uniq.length, how
-        assert_equal some.map { |box| [box.w, box.h] }, lined.map { |box| [box.w, box.h] }
+        assert_equal(some.map { |box| [box.w, box.h] }, lined.map { |box| [box.w, box.h] })
       end
     end
   end
@@ -74,9 +74,13 @@ class DrawingDirectlyTest < Minitest::Test
     draft.apply(copy)
     assert_equal %w[Plant-2 plc-09], copy.made.values.filter_map { |id| draft.element(id).name }.sort
     made = draft.named("plc-09").first
-    assert_equal [copy.made[set.named("Plant").first.id]], draft.relations_of(made.id, "attachment").map { |line| line.target("subnet") }
+    assert_equal([copy.made[set.named("Plant").first.id]], draft.relations_of(made.id, "attachment").map { |line| line.target("subnet") })
     assert_equal 1, draft.relations_of(set.named("plc-07").first.id).length
-    back = C::Draft.new(Basalt::Model::WorkingSet.new(project: "P").advance(C::Effect.new(deltas: C::Draft::TABLES.flat_map { |table| draft.table(table).each.map { |row| C::Delta.new(table:, id: row.id, after: row) } })))
+    back = C::Draft.new(Basalt::Model::WorkingSet.new(project: "P").advance(C::Effect.new(deltas: C::Draft::TABLES.flat_map { |table|
+      draft.table(table).each.map { |row|
+        C::Delta.new(table:, id: row.id, after: row)
+      }
+    })))
     back.apply(draft.effect.inverse)
     assert_equal facts(set), facts(back)
   end
@@ -95,7 +99,7 @@ class DrawingDirectlyTest < Minitest::Test
     set = model("project P\nsheet S: logical network\nsubnet Plant 10.1.0.0/24\nsubnet Office 10.2.0.0/24\nserver a\nserver b")
     id = ->(name) { set.named(name).first.id }
     kinds = %w[attachment link]
-    assert_equal [%w[attachment], %w[link], []], [%w[Plant a], %w[a b], %w[Plant Office]].map { |one, other| C::Join.possible(set, id.call(one), id.call(other), kinds) }
+    assert_equal([%w[attachment], %w[link], []], [%w[Plant a], %w[a b], %w[Plant Office]].map { |one, other| C::Join.possible(set, id.call(one), id.call(other), kinds) })
     draft = C::Draft.new(set).apply(C::Join.new(one_id: id.call("Plant"), other_id: id.call("a"), kind: "attachment"))
     line = draft.relations_of(id.call("a")).first
     assert_equal [id.call("a"), id.call("Plant")], [line.target("thing"), line.target("subnet")]
@@ -108,10 +112,11 @@ class DrawingDirectlyTest < Minitest::Test
     set = model("project P\nsheet S: logical network\nsite Here\nserver a\nserver b")
     draft = C::Draft.new(set)
     a, b = %w[a b].map { |name| set.named(name).first.id }
-    cells = [[a, "role", "router"], [a, "container", "Here"], [b, "role", "wombat"], [b, "container", "Nowhere"], [b, "computed addresses", "1"], ["new-1", "name", "c"], ["new-1", "role", "switch"], ["new-2", "note", "waiting"]]
+    cells = [[a, "role", "router"], [a, "container", "Here"], [b, "role", "wombat"], [b, "container", "Nowhere"], [b, "computed addresses", "1"], ["new-1", "name", "c"], ["new-1", "role", "switch"],
+             ["new-2", "note", "waiting"]]
     entry = Basalt::Register::Entry.new(set.sheet_list.first, "device", cells)
     assert_equal 4, entry.into(draft)
-    assert_equal [%w[role wombat], %w[container Nowhere], ["computed addresses", "1"], %w[note waiting]], entry.refused.map { |cell| [cell.key, cell.text] }
+    assert_equal([%w[role wombat], %w[container Nowhere], ["computed addresses", "1"], %w[note waiting]], entry.refused.map { |cell| [cell.key, cell.text] })
     assert_equal ["switch", "router", "Here"], [draft.element(entry.made["new-1"])["role"], draft.element(a)["role"], draft.element(draft.element(a).container_id).name]
     assert_match(/waits for name/, entry.refused.last.reason)
   end
