@@ -72,6 +72,9 @@ module Web
       (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }
     end
 
+    # How far down a sheet stands: by its band, then by its number.
+    def depth(sheet) = [ProjectRoutes::BANDS.index(sheet.band) || 0, sheet.number.to_s]
+
     def register(desk, sheet) = Register.new(desk.set, sheet)
 
     def ago(time)

@@ -52,6 +52,19 @@ class ShowingTest < Minitest::Test
     assert_no_css "#beside g"
   end
 
+  def test_the_keys_go_up_and_down_between_the_sheets_of_a_thing
+    open_sheet(demo, PLANT)
+    thing("edge-01").click
+    assert_css "#facts h2", text: "edge-01"
+    page.send_keys("]")
+    assert_css "#answer", text: "no sheet further down"
+    page.send_keys("[")
+    assert_css ".where strong", text: "Wide-area network"
+    assert_css "#layer-things > g.chosen", text: "edge-01"
+    page.send_keys("]")
+    assert_css ".where strong", text: PLANT
+  end
+
   def test_captions_divides_and_pictures_stand_on_any_sheet
     open_sheet(demo, "Work orders")
     say 'caption C1, says "Crews work in two shifts"'

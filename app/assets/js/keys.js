@@ -50,6 +50,8 @@ export class Keys {
       l: () => this.connect?.begin(),
       a: () => this.selection.alike(),
       c: () => this.selection.joined(),
+      "]": () => this.level(1),
+      "[": () => this.level(-1),
       "+": () => this.view?.in(),
       "-": () => this.view?.out(),
       Enter: () => this.enter(event),
@@ -73,6 +75,14 @@ export class Keys {
   enter(event) {
     if (event.target.closest("button, a, summary, [tabindex='0']:not(#viewport)")) return event.target.click();
     if (this.selection.id) this.inplace?.open(this.selection.id);
+  }
+
+  // To the next sheet further down, or up, on which what is selected stands too.
+  level(by) {
+    const links = [...document.querySelectorAll(`#facts [data-depth="${by}"]`)];
+    const next = by > 0 ? links[0] : links.at(-1);
+    if (next) window.location.assign(next.href);
+    else this.act.say(`What is selected stands on no sheet further ${by > 0 ? "down" : "up"}`, "refusal");
   }
 
   // Things leave the sheet; a line, or with Shift anything, leaves the model.
