@@ -19,13 +19,15 @@ class Pages
     let [x, y] = type === 'drag' ? [at.x + at.width / 2, at.y + at.height / 2] : [box.x + 10, box.bottom - 10];
     const send = (name, on) => on.dispatchEvent(new (name.startsWith('pointer') ? PointerEvent : MouseEvent)(name, { bubbles: true, cancelable: true, clientX: x, clientY: y, button: 0, buttons: 1, view: window }));
     send('pointerdown', target); send('mousedown', target);
-    let frames = 0; let last = performance.now(); const start = last; let worst = 0;
+    // The first frames take things up; they are told by themselves.
+    let frames = 0; const first = performance.now(); let start = first;
     const step = (now) => {
-      worst = Math.max(worst, now - last); last = now; frames += 1; x += 1.5; y += 0.7;
+      frames += 1; x += 1.5; y += 0.7;
+      if (frames === 6) start = now;
       send('pointermove', window); send('mousemove', window);
-      if (now - start < 1500) return requestAnimationFrame(step);
+      if (now - start < 1500 || frames < 6) return requestAnimationFrame(step);
       send('pointercancel', window); send('mouseup', window);
-      done([frames * 1000 / (now - start), worst]);
+      done([(frames - 6) * 1000 / (now - start), start - first]);
     };
     requestAnimationFrame(step);
   JS
@@ -40,7 +42,11 @@ class Pages
     visit
     yield "first paint, ms", Array.new(3) { paint }
     3.times { @session.find('[data-view=in]').click }
-    %w[drag pan].each { |type| yield "frames a second: #{type}", [frames(type)] }
+    %w[drag pan].each do |type|
+      rate, taking_up = frames(type)
+      yield "#{type}: frames a second", [rate]
+      yield "#{type}: the first five frames, ms", [taking_up]
+    end
   ensure
     @session&.quit
   end
@@ -63,5 +69,6 @@ class Pages
     @session.evaluate_script("(performance.getEntriesByName('first-contentful-paint')[0] || {startTime: performance.now()}).startTime")
   end
 
-  def frames(type) = @session.evaluate_async_script(FRAMES, type).first
+  # @return [Array(Float, Float)] frames a second, and ms until the sixth frame
+  def frames(type) = @session.evaluate_async_script(FRAMES, type)
 end

@@ -13,6 +13,7 @@ export class Drag {
     this.guides = guides;
     this.act = act;
     this.lifted = document.getElementById("lifted");
+    this.alongs = document.getElementById("alongs");
     view.viewport.addEventListener("pointerdown", (event) => this.start(event));
   }
 
@@ -40,7 +41,7 @@ export class Drag {
     if (free) this.guides.end();
     else [dx, dy] = this.guides.snap(dx, dy);
     this.by = [dx, dy];
-    this.moved.forEach((group) => { group.style.transform = `translate(${dx}px, ${dy}px)`; });
+    this.lifted.style.transform = `translate(${dx}px, ${dy}px)`;
     this.follow(dx, dy);
   }
 
@@ -58,7 +59,8 @@ export class Drag {
       return { along, line, points: route(line), moves: ends(line).map((id) => ids.has(id)) };
     });
     this.home = this.moved.map((group) => group.parentNode);
-    this.lifted.append(...this.moved, ...this.lines.map((one) => one.along));
+    this.lifted.append(...this.moved);
+    this.alongs.append(...this.lines.map((one) => one.along));
   }
 
   // What stands in a boundary goes with it.
@@ -95,10 +97,10 @@ export class Drag {
   settle() {
     setTimeout(() => {
       this.moved.forEach((group, index) => {
-        group.style.transform = "";
         if (group.parentNode === this.lifted) this.home[index].append(group);
       });
-      this.lifted.querySelectorAll(".along").forEach((along) => along.remove());
+      this.lifted.style.transform = "";
+      this.alongs.replaceChildren();
       document.querySelectorAll("#layer-lines > .left").forEach((line) => line.classList.remove("left"));
     });
   }
