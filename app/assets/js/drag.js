@@ -4,7 +4,7 @@ import { swallowClick } from "./pointer.js";
 const THRESHOLD = 3;
 const MOST_LINES = 300;
 
-// Dragging things to another place. What moves is lifted into a layer of its own, and its
+// Dragging things to another place. A copy of what moves is in a layer of its own, and its
 // lines are drawn along until the answer brings their new ways.
 export class Drag {
   constructor(view, selection, guides, act) {
@@ -58,9 +58,17 @@ export class Drag {
       line.classList.add("left");
       return { along, line, points: route(line), moves: ends(line).map((id) => ids.has(id)) };
     });
-    this.home = this.moved.map((group) => group.parentNode);
-    this.lifted.append(...this.moved);
+    this.lifted.append(...this.moved.map((group) => this.copy(group)));
     this.alongs.append(...this.lines.map((one) => one.along));
+  }
+
+  // A copy goes with the pointer: to take the thing itself out would lay the whole sheet out again.
+  copy(group) {
+    const copy = group.cloneNode(true);
+    copy.removeAttribute("id");
+    delete copy.dataset.element;
+    group.classList.add("left");
+    return copy;
   }
 
   // What stands in a boundary goes with it.
@@ -93,15 +101,13 @@ export class Drag {
     this.act.post("moves", { moves: JSON.stringify(ids.map((id) => [id, dx, dy])), dropped: "yes" }).finally(() => this.settle());
   }
 
-  // What the answer did not replace goes back to where it stood.
+  // The copies go, and what the answer did not replace is seen again where it stood.
   settle() {
     setTimeout(() => {
-      this.moved.forEach((group, index) => {
-        if (group.parentNode === this.lifted) this.home[index].append(group);
-      });
       this.lifted.style.transform = "";
+      this.lifted.replaceChildren();
       this.alongs.replaceChildren();
-      document.querySelectorAll("#layer-lines > .left").forEach((line) => line.classList.remove("left"));
+      document.querySelectorAll("#drawing .left").forEach((group) => group.classList.remove("left"));
     });
   }
 }
