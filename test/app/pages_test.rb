@@ -1,29 +1,13 @@
 # frozen_string_literal: true
 
-require_relative "../support/app_helper"
-require "rack/test"
-require "nokogiri"
+require_relative "../support/request_helper"
 
 # What the pages answer when all is well.
 class PagesTest < Minitest::Test
-  include AppHelper
-  include Rack::Test::Methods
-
-  PLANT = "Greyholm plant network"
-
-  def app = @app ||= Web::Application.with(secret: "0" * 64)
-
-  def setup
-    super
-    @project = demo
-    @sheet = sheet_of(@project, PLANT)
-    @path = "/projects/#{@project.id}/sheets/#{@sheet.id}"
-    get @path
-    @token = last_response.body[/name="token" value="([^"]+)"/, 1]
-  end
+  include RequestHelper
 
   def act(rest, values = {})
-    post("#{@path}/#{rest}", values.merge(token: @token), "HTTP_HX_REQUEST" => "true")
+    send_act(rest, values)
     assert_equal 200, last_response.status, last_response.body[0, 400]
     Nokogiri::HTML5.fragment(last_response.body)
   end
@@ -90,7 +74,7 @@ class PagesTest < Minitest::Test
   def test_the_title_block_is_altered_and_names_stay_unique
     act("title", revision: "D", status: "issued")
     assert_equal %w[D issued], sheet_of(@project, PLANT).to_h.values_at(:revision, :status)
-    post "#{@path}/title", { name: "Work orders", token: @token }, "HTTP_HX_REQUEST" => "true"
+    post "#{@path}/title", { name: "Work orders", token: }, "HTTP_HX_REQUEST" => "true"
     assert_equal 422, last_response.status
     assert_includes last_response.body, "there is a sheet called"
   end
@@ -127,7 +111,7 @@ class PagesTest < Minitest::Test
   def test_undo_on_a_sheet_leaves_other_sheets_alone
     act("statements", statements: "server one")
     other = "/projects/#{@project.id}/sheets/#{sheet_of(@project, 'Work orders').id}"
-    post "#{other}/statements", { statements: "entity Shift", token: @token }, "HTTP_HX_REQUEST" => "true"
+    post "#{other}/statements", { statements: "entity Shift", token: }, "HTTP_HX_REQUEST" => "true"
     act("undo")
     assert_empty model_of(@project).named("one")
     refute_empty model_of(@project).named("Shift")
@@ -136,7 +120,7 @@ class PagesTest < Minitest::Test
   def test_findings_of_a_large_project_follow_in_a_second_answer
     large = project(GeneratedNetwork.new(2, subnets: 8, things: 45).text, name: "Large")
     path = "/projects/#{large.id}/sheets/#{sheet_of(large, 'Net').id}"
-    post "#{path}/statements", { statements: "server fresh\nfresh on net-1", token: @token }, "HTTP_HX_REQUEST" => "true"
+    post "#{path}/statements", { statements: "server fresh\nfresh on net-1", token: }, "HTTP_HX_REQUEST" => "true"
     assert_includes last_response.body, "#{path}/findings"
     refute_includes last_response.body, "fresh has no address"
     get "#{path}/findings"

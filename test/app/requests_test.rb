@@ -1,31 +1,13 @@
 # frozen_string_literal: true
 
-require_relative "../support/app_helper"
-require "rack/test"
-require "nokogiri"
+require_relative "../support/request_helper"
 require "minitest/mock"
 
 # The application through Rack: bad input, limits, headers and files.
 class RequestsTest < Minitest::Test
-  include AppHelper
-  include Rack::Test::Methods
+  include RequestHelper
 
-  PLANT = "Greyholm plant network"
-
-  def app = @app ||= Web::Application.with(secret: "0" * 64)
-
-  def setup
-    super
-    @project = demo
-    @path = "/projects/#{@project.id}/sheets/#{sheet_of(@project, PLANT).id}"
-  end
-
-  def token
-    get @path
-    last_response.body[/name="token" value="([^"]+)"/, 1]
-  end
-
-  def act(rest, values = {}) = post("#{@path}/#{rest}", values.merge(token:), "HTTP_HX_REQUEST" => "true")
+  def act(...) = send_act(...)
 
   def refused(message, status = 422)
     assert_equal status, last_response.status, last_response.body[0, 300]
