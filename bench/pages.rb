@@ -44,6 +44,8 @@ class Pages
     3.times { @session.find('[data-view=in]').click }
     %w[drag pan].each do |type|
       rate, taking_up = frames(type)
+      next warn("#{type}: not measured, the browser did not answer") unless rate
+
       yield "#{type}: frames a second", [rate]
       yield "#{type}: the first five frames, ms", [taking_up]
     end
@@ -69,6 +71,10 @@ class Pages
     @session.evaluate_script("(performance.getEntriesByName('first-contentful-paint')[0] || {startTime: performance.now()}).startTime")
   end
 
-  # @return [Array(Float, Float)] frames a second, and ms until the sixth frame
-  def frames(type) = @session.evaluate_async_script(FRAMES, type)
+  # @return [Array(Float, Float), nil] frames a second, and ms until the sixth frame
+  def frames(type)
+    @session.evaluate_async_script(FRAMES, type)
+  rescue Selenium::WebDriver::Error::WebDriverError
+    nil
+  end
 end
