@@ -18,7 +18,7 @@ module Web
 
       app.get("#{SHEET}/repair") do
         at_desk do |desk|
-          repair = found(desk, desk.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
+          repair = found(desk.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
           draft = Basalt::Change::Draft.new(desk.set).apply(repair.changes)
           gone, fresh = Basalt::Statements::Consequence.of(desk.set, draft)
           view(:repair, gone:, fresh:)
@@ -27,16 +27,14 @@ module Web
 
       app.post("#{SHEET}/repairs") do
         at_desk do |desk|
-          found = desk.findings.find { |finding| finding.key == params[:finding] && finding.repair }
-          raise Basalt::Change::Conflict, "This finding is no longer there" unless found
-
-          perform(desk, "repaired: #{found.repair.label}") { |draft, _| draft.apply(found.repair.changes) }
+          repair = found(desk.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
+          perform(desk, "repaired: #{repair.label}") { |draft, _| draft.apply(repair.changes) }
         end
       end
 
       app.post("#{SHEET}/waivers") do
         at_desk do |desk|
-          found = found(desk, desk.findings)
+          found = found(desk.findings)
           change = Basalt::Change::Waive.new(finding: found.key, state: found.state(desk.set), reason: params[:reason], said_by: person, at: Time.now.utc.iso8601)
           perform(desk, "waived: #{found.message}") { |draft, _| draft.apply(change) }
         end
@@ -49,7 +47,7 @@ module Web
 
     # Finding the one that is meant.
     module Findings
-      def found(_desk, findings)
+      def found(findings)
         findings.find { |finding| finding.key == params[:finding] } or raise Basalt::Change::Conflict, "This finding is no longer there"
       end
     end

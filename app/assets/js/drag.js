@@ -19,7 +19,7 @@ export class Drag {
 
   start(event) {
     const group = event.button === 0 && !event.shiftKey && !event.target.closest(".handle") && event.target.closest("#layer-things > g, #layer-boundaries > g");
-    if (!group || this.view.busy || document.body.classList.contains("at-edge")) return;
+    if (!group || document.body.classList.contains("at-edge")) return;
     const from = { x: event.clientX, y: event.clientY };
     const groups = this.selection.ids.has(group.dataset.element) ? this.selection.groups() : [group];
     const move = (moved) => this.move(groups, moved.clientX - from.x, moved.clientY - from.y, moved.altKey);

@@ -3,7 +3,7 @@ const numbers = (text) => text.split(" ").map(Number);
 
 export const things = () => [...document.querySelectorAll("#layer-things > g[data-box], #layer-boundaries > g[data-box]")];
 export const lines = () => [...document.querySelectorAll("#layer-lines > g[data-route]")];
-export const thing = (id) => document.querySelector(`#layer-things > g[data-element="${CSS.escape(id)}"], #layer-boundaries > g[data-element="${CSS.escape(id)}"], #lifted > g[data-element="${CSS.escape(id)}"]`);
+export const thing = (id) => document.querySelector(`#layer-things > g[data-element="${CSS.escape(id)}"], #layer-boundaries > g[data-element="${CSS.escape(id)}"]`);
 export const line = (id) => document.querySelector(`#layer-lines > g[data-element="${CSS.escape(id)}"]`);
 export const ends = (group) => group.dataset.ends.split(" ");
 

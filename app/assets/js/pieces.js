@@ -36,7 +36,6 @@ export class Pieces {
       else [...pieces.children].forEach((piece) => this.put(piece, layer));
     });
     this.reveal(whole);
-    if (whole) document.getElementById("lifted").replaceChildren();
     if (this.view) {
       this.view.paper.dataset.frame = answer.dataset.frame;
       if (whole || !this.view.touched) this.view.fit();
