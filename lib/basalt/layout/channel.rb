@@ -7,7 +7,7 @@ module Basalt
     # kept above another where their uprights would otherwise lie on each other.
     class Channel
       # +upper+ and +lower+ are the x of the uprights; a line between two things below has
-      # two in +lower+ and none in +upper+.
+      # two in +lower+ and none in +upper+, one between two above the other way round.
       Run = Value.of(:id, :upper, :lower) do
         def span = (upper + lower).minmax
         def straight? = span[0] == span[1]
@@ -33,7 +33,7 @@ module Basalt
 
       def assign
         @taken = []
-        @placed = { right: [], left: [], below: [] }
+        @placed = { right: [], left: [], below: [], above: [] }
         waiting = sorted
         above = constraints
         assigned = {}
@@ -48,17 +48,19 @@ module Basalt
 
       def direction(run)
         return :below if run.upper.empty?
+        return :above if run.lower.empty?
 
         run.lower.first > run.upper.first ? :right : :left
       end
 
       # Runs to one side do not cross each other when the one that begins further to that side
-      # lies higher; of those between two things below, the wider.
+      # lies higher; of those between two things below, the wider; of those between two above, the narrower.
       def sorted
         @runs.sort_by do |run|
           case direction(run)
           when :right then [0, -run.upper.first, run.lower.first]
           when :left then [0, run.upper.first, -run.lower.first]
+          when :above then [-1, run.span[1] - run.span[0], run.span[0]]
           else [1, run.span[0] - run.span[1], run.span[0]]
           end
         end

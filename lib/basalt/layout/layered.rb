@@ -14,15 +14,25 @@ module Basalt
 
       # A place in a level: a node, or the lane of a line that passes.
       Cell = Struct.new(:id, :node, :edge, :level, :x, :w)
-      # A line's part between two neighbouring levels, or (with no upper cell) between two of one.
-      Part = Struct.new(:edge, :upper, :lower, :lower2, :upper_x, :lower_x, :lower2_x) do
-        def key = [edge.id, lower.level]
+      # Where a part of a line meets a cell.
+      Foot = Struct.new(:cell, :x)
+      # A line's part in the channel above a level: from a cell above it to one below, or between
+      # two cells of one level, over them or under them.
+      Part = Struct.new(:edge, :uppers, :lowers, :level) do
+        def feet = uppers + lowers
+        def between? = uppers.any? && lowers.any?
+        def key = [edge.id, level]
+
+        # Goes under its two cells, where it went over them.
+        def turn
+          self.uppers, self.lowers, self.level = lowers, uppers, level + 1
+        end
       end
 
       # @param nodes [Array<Node>]
       # @param edges [Array<Edge>] both ends being different nodes
       # @param gap [Integer] least distance of boxes in a level, px
-      # @param widest [Integer] px; a wider level is broken into several
+      # @param widest [Integer] px; a level that is wider than this and than suits the sheet is broken into several
       # @param strip [Integer] room for the signs and labels at the ends of lines, px
       # @return [Plan]
       def self.call(nodes, edges, gap: GAP, widest: 2400, strip: STRIP)
@@ -32,7 +42,7 @@ module Basalt
       def initialize(nodes, edges, gap, widest, strip)
         @strip = strip
         @gap = gap
-        @nodes = Levels.settle(nodes, widest, gap)
+        @nodes = Levels.settle(nodes, [widest, Levels.fitting(nodes, gap)].max, gap)
         @edges = edges
       end
 
@@ -56,10 +66,10 @@ module Basalt
 
       def parts(edge)
         upper, lower = [@cells.fetch(edge.from), @cells.fetch(edge.to)].sort_by(&:level)
-        return [Part.new(edge, nil, upper, lower)] if upper.level == lower.level
+        return [Part.new(edge, [], [Foot.new(upper), Foot.new(lower)], lower.level)] if upper.level == lower.level
 
         lanes = ((upper.level + 1)...lower.level).map { |level| lane(edge, level) }
-        [upper, *lanes, lower].each_cons(2).map { |one, other| Part.new(edge, one, other) }
+        [upper, *lanes, lower].each_cons(2).map { |one, other| Part.new(edge, [Foot.new(one)], [Foot.new(other)], other.level) }
       end
 
       def lane(edge, level)
@@ -67,38 +77,40 @@ module Basalt
       end
 
       def order
-        above = Hash.new { |hash, key| hash[key] = [] }
-        below = Hash.new { |hash, key| hash[key] = [] }
-        beside = Hash.new { |hash, key| hash[key] = [] }
+        above, below, beside = Array.new(3) { Hash.new { |hash, key| hash[key] = [] } }
         @parts.each do |part|
-          if part.upper
-            below[part.upper.id] << part.lower.id
-            above[part.lower.id] << part.upper.id
-          else
-            beside[part.lower.id] << part.lower2.id
-            beside[part.lower2.id] << part.lower.id
-          end
+          one, other = part.feet.map { |foot| foot.cell.id }
+          (part.between? ? below : beside)[one] << other
+          (part.between? ? above : beside)[other] << one
         end
         cells = @levels.flatten.to_h { |cell| [cell.id, cell] }
-        @levels = Ordering.new(@levels.map { |level| level.map(&:id) }, above, below, beside).best
-                          .map { |level| level.map { |id| cells[id] } }
+        ordered = Ordering.new(@levels.map { |level| level.map(&:id) }, above, below, beside).best
+        @levels = ordered.map { |level| level.map { |id| cells[id] } }
+        @rank = ordered.each_with_object({}) { |level, found| level.each_with_index { |id, index| found[id] = index } }
         settle_beside
+        turn_under(Crossings.new(above, below, beside), ordered)
       end
 
       # Straight lines between neighbours of a level, one for each pair.
       def settle_beside
-        place_in_level = @levels.flat_map { |level| level.each_with_index.to_a }.to_h { |cell, index| [cell.id, index] }
-        taken = {}
+        @gaps = {}
         @beside = @parts.select do |part|
-          next if part.upper || !part.lower.node.beside || !part.lower2.node.beside
+          next if part.between? || !part.feet.all? { |foot| foot.cell.node.beside }
 
-          pair = [part.lower, part.lower2].map { |cell| place_in_level[cell.id] }.sort
-          next if pair[1] - pair[0] != 1 || taken[[part.lower.level, pair]]
+          pair = part.feet.map { |foot| @rank[foot.cell.id] }.sort
+          next if pair[1] - pair[0] != 1 || @gaps[[part.level, pair]]
 
-          taken[[part.lower.level, pair]] = part
+          @gaps[[part.level, pair]] = part
         end
-        @gaps = taken
         @parts -= @beside
+      end
+
+      # What joins two of one level goes under them where it meets fewer lines there.
+      def turn_under(crossings, ordered)
+        @parts.reject(&:between?).group_by(&:level).each do |level, parts|
+          under = crossings.aside(ordered[level])
+          parts.each { |part| part.turn if under.call(*part.feet.map { |foot| @rank[foot.cell.id] }) }
+        end
       end
 
       def place
@@ -118,40 +130,26 @@ module Basalt
         line ? [@gap, line.edge.from_room + line.edge.to_room + line.edge.middle + 40].max : @gap
       end
 
-      def neighbours(one)
-        @rank ||= @levels.flat_map { |level| level.each_with_index.to_a }.to_h { |cell, index| [cell.id, index] }
-        [@rank[one.id], @rank[one.id] + 1]
-      end
+      def neighbours(one) = [@rank[one.id], @rank[one.id] + 1]
 
       def find_ports = Ports.new(@parts).find
 
       def stack
-        @channels = @levels.each_index.map { |level| channel(level) }
+        @by_level = @parts.group_by(&:level)
+        @channels = Array.new(@levels.length + 1) { |level| Channel.new(above(level).map { |part| run(part) }) }
         y = 0
         @tops = []
         @starts = []
-        @levels.each_index do |level|
+        @channels.each_index do |level|
           @starts[level] = y
-          y += channel_height(level)
-          @tops[level] = y
-          y += @levels[level].filter_map { |cell| cell.node&.h }.max || 0
+          @tops[level] = y += channel_height(level)
+          y += @levels[level].to_a.filter_map { |cell| cell.node&.h }.max || 0
         end
       end
 
       # The parts of lines in the channel above a level.
-      def above(level)
-        @by_level ||= @parts.group_by { |part| part.lower.level }
-        @by_level.fetch(level, [])
-      end
-
-      # The channel above a level.
-      def channel(level)
-        Channel.new(above(level).map { |part| run(part) })
-      end
-
-      def run(part)
-        Channel::Run.new(id: part.key, upper: [part.upper_x].compact, lower: [part.lower_x, part.lower2_x].compact)
-      end
+      def above(level) = @by_level.fetch(level, [])
+      def run(part) = Channel::Run.new(id: part.key, upper: part.uppers.map(&:x), lower: part.lowers.map(&:x))
 
       def channel_height(level)
         return 0 if level.zero? && above(level).empty?
@@ -171,18 +169,15 @@ module Basalt
 
       def route(edge, parts)
         points = parts.flat_map { |part| points(part) }
-        points.reverse! if parts.first.upper && parts.first.upper.id != edge.from
-        points.reverse! if parts.first.upper.nil? && parts.first.lower.id != edge.from
+        points.reverse! if parts.first.feet.first.cell.id != edge.from
         Polyline.simplify(points)
       end
 
       def points(part)
-        track = @channels[part.lower.level].tracks[part.key]
-        y = @starts[part.lower.level] + @strip + ((track || 0) * Channel::TRACK)
-        return [[part.lower_x, foot(part.lower)], [part.lower_x, y], [part.lower2_x, y], [part.lower2_x, foot(part.lower2)]] unless part.upper
-        return [[part.upper_x, head(part.upper)], [part.lower_x, foot(part.lower)]] unless track
-
-        [[part.upper_x, head(part.upper)], [part.upper_x, y], [part.lower_x, y], [part.lower_x, foot(part.lower)]]
+        track = @channels[part.level].tracks[part.key]
+        y = @starts[part.level] + @strip + ((track || 0) * Channel::TRACK)
+        one, other = part.uppers.map { |foot| [foot.x, head(foot.cell)] } + part.lowers.map { |foot| [foot.x, foot(foot.cell)] }
+        track ? [one, [one[0], y], [other[0], y], other] : [one, other]
       end
 
       # Where a line leaves a cell below, and where it meets one above.
@@ -190,7 +185,7 @@ module Basalt
       def foot(cell) = @tops[cell.level] + (cell.node ? cell.node.top.y : 0)
 
       def straight(part)
-        left, right = [part.lower, part.lower2].sort_by(&:x)
+        left, right = part.feet.map(&:cell).sort_by(&:x)
         y = @tops[left.level] + ([left.node.h, right.node.h].min / 2.0)
         points = [[left.x + left.w, y], [right.x, y]]
         left.id == part.edge.from ? points : points.reverse

@@ -6,6 +6,14 @@ module Basalt
     module Levels
       module_function
 
+      # How wide a level may be for the sheet to come out about as wide as it is high: with this
+      # much room beneath each thing for the lines.
+      ROOM = 90
+      SHAPE = 8
+
+      # @return [Float] px
+      def fitting(nodes, gap) = Math.sqrt(SHAPE * nodes.sum { |node| (node.w + gap) * (node.h + ROOM) })
+
       # @return [Array<Node>]
       def settle(nodes, widest, gap)
         level = -1

@@ -2,11 +2,15 @@
 
 module Basalt
   module Layout
-    # Orders the cells of each level so that few lines cross: barycentre sweeps, keeping the
-    # best order seen (Sugiyama, Tagawa and Toda, 1981); then neighbours change places while that
-    # helps (Gansner and others, 1993).
+    # Orders the cells of each level so that few lines cross: all levels along one smooth scale,
+    # then neighbours change places while that helps (Gansner and others, 1993), and both again
+    # from there for as long as it does.
     class Ordering
-      SWEEPS = 12
+      FIRST = 60
+      AGAIN = 5
+      # Smoothing goes past the best order; it is looked at after every few steps.
+      LOOK = 5
+      ROUNDS = 8
       EXCHANGES = 12
 
       # @param levels [Array<Array>] cells of each level in a first order
@@ -14,42 +18,40 @@ module Basalt
       # @param below [Hash{Object => Array}] neighbours on the level below
       # @param beside [Hash{Object => Array}] neighbours on the same level
       def initialize(levels, above, below, beside)
-        @levels = levels.map(&:dup)
+        @levels = levels
         @above = above
         @below = below
         @beside = beside
+        @crossings = Crossings.new(above, below, beside)
+        @neighbours = levels.flatten(1).to_h { |cell| [cell, [above, below, beside].flat_map { |table| table.fetch(cell, []) }] }
       end
 
       # @return [Array<Array>]
       def best
-        best = @levels
-        fewest = crossings(best)
-        SWEEPS.times do |sweep|
-          break if fewest.zero? && sweep > 1
+        best = exchange(@levels)
+        fewest = @crossings.count(best)
+        levels = @levels
+        ROUNDS.times do |round|
+          break if fewest.zero?
 
-          @levels = sweep.even? ? sweep(@levels, @above) : sweep(@levels.reverse, @below).reverse
-          count = crossings(@levels)
-          best, fewest = @levels, count if count < fewest || sweep.zero?
+          levels = exchange(smooth(levels, round.zero? ? FIRST : AGAIN))
+          count = @crossings.count(levels)
+          break if count >= fewest && round.positive?
+
+          best, fewest = levels, count if count < fewest
         end
-        exchange(best)
+        best
       end
 
       private
 
-      def sweep(levels, neighbours)
-        placed = {}
-        levels.map do |level|
-          here = level.each_with_index.to_h
-          sorted = level.sort_by.with_index { |cell, index| [barycentre(cell, neighbours, placed, here) || index, index] }
-          sorted.each_with_index { |cell, index| placed[cell] = index * 100.0 / [sorted.length, 1].max }
-          sorted
-        end
-      end
-
-      def barycentre(cell, neighbours, placed, here)
-        positions = neighbours.fetch(cell, []).filter_map { |other| placed[other] }
-        positions += @beside.fetch(cell, []).filter_map { |other| here[other] && (here[other] * 100.0 / here.length) } if positions.any?
-        positions.empty? ? here[cell] * 100.0 / here.length : positions.sum / positions.length
+      # The best order met on the way of so many steps.
+      def smooth(levels, steps)
+        scale = Smoothing.new(levels, @neighbours)
+        (steps / LOOK).times.map do
+          LOOK.times { scale.step }
+          scale.levels
+        end.min_by { |order| @crossings.count(order) }
       end
 
       # Neighbours of a level change places as long as fewer lines cross for it.
@@ -79,7 +81,7 @@ module Basalt
 
       # How many crossings fewer there are when the second stands before the first.
       def gain(one, other, place)
-        [@above, @below].sum do |neighbours|
+        passed(one, other, place) - passed(other, one, place) + [@above, @below].sum do |neighbours|
           first, second = [one, other].map { |cell| neighbours.fetch(cell, []).map { |id| place[id] } }
           next 0 if first.empty? || second.empty?
 
@@ -87,39 +89,13 @@ module Basalt
         end
       end
 
-      def crossings(levels)
-        levels.each_cons(2).sum do |upper, lower|
-          place = lower.each_with_index.to_h
-          inversions(upper.flat_map { |cell| @below.fetch(cell, []).filter_map { |other| place[other] }.sort })
-        end
-      end
+      # Lines within the level that pass the other cell as things stand, less those that would
+      # pass it the other way round.
+      def passed(cell, other, place)
+        return 0 unless @beside.key?(cell)
 
-      # Pairs out of order, by merging.
-      def inversions(list)
-        return 0 if list.length < 2
-
-        tree = Array.new((list.max || 0) + 2, 0)
-        list.each_with_index.sum do |value, index|
-          not_after = prefix(tree, value + 1)
-          add(tree, value + 1)
-          index - not_after
-        end
-      end
-
-      def prefix(tree, at)
-        sum = 0
-        while at.positive?
-          sum += tree[at]
-          at -= at & -at
-        end
-        sum
-      end
-
-      def add(tree, at)
-        while at < tree.length
-          tree[at] += 1
-          at += at & -at
-        end
+        further = @beside[cell].sum { |id| id == other ? 0 : place[id] <=> place[cell] }
+        further.zero? ? 0 : further * @crossings.met(other)
       end
     end
   end

@@ -21,16 +21,13 @@ module Basalt
 
       private
 
-      End = Struct.new(:part, :member, :cell, :side, :x, :other) do
-        def write = part[member] = x.round
+      End = Struct.new(:part, :foot, :side, :x, :other) do
+        def cell = foot.cell
+        def write = foot.x = x.round
       end
 
       def ends_of(part)
-        pair = if part.upper
-                 [End.new(part, :upper_x, part.upper, :bottom), End.new(part, :lower_x, part.lower, :top)]
-               else
-                 [End.new(part, :lower_x, part.lower, :top), End.new(part, :lower2_x, part.lower2, :top)]
-               end
+        pair = part.uppers.map { |foot| End.new(part, foot, :bottom) } + part.lowers.map { |foot| End.new(part, foot, :top) }
         pair[0].other = pair[1]
         pair[1].other = pair[0]
         pair

@@ -14,11 +14,10 @@ module Basalt
         @levels = levels
         @gaps = levels.map { |level| [0] + level.each_cons(2).map { |one, other| distance.call(one, other) } }
         @joined = Hash.new { |hash, key| hash[key] = [] }
-        parts.each do |part|
-          next unless part.upper
-
-          @joined[part.upper.id] << part.lower
-          @joined[part.lower.id] << part.upper
+        parts.select(&:between?).each do |part|
+          upper, lower = part.feet.map(&:cell)
+          @joined[upper.id] << lower
+          @joined[lower.id] << upper
         end
       end
 
