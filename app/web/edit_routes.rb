@@ -27,8 +27,10 @@ module Web
         at_desk do |desk|
           sheet = sheet(desk)
           part = params[:part] ? Acting.chosen(desk.set, params) : nil
-          outcome = desk.act(said: "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}", by: person, sheet_id: sheet.id, tidy: part || true) { nil }
-          answer(desk, sheet, outcome, message: outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true)
+          manner = params[:manner] && Basalt::Change::SetManner.new(sheet_id: sheet.id, manner: params[:manner].to_s.then { |words| words.empty? ? nil : words })
+          words = manner ? "laid out #{sheet.name} #{Basalt::Drawing::Manner::ALL.fetch(params[:manner].to_s, 'afresh')}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}"
+          outcome = desk.act(said: words, by: person, sheet_id: sheet.id, tidy: part || true) { |draft| draft.apply([manner].compact) }
+          answer(desk, sheet, outcome, message: outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true) + part("#manners-list", view(:manners, sheet: desk.set.sheets[sheet.id]))
         end
       end
 

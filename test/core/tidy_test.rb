@@ -1,10 +1,12 @@
 # frozen_string_literal: true
 
 require_relative "../support/core_helper"
+require_relative "../support/tidiness"
 
 # What must hold of every sheet that was tidied.
 class TidyTest < Minitest::Test
   include CoreHelper
+  include Tidiness
 
   30.times do |seed|
     define_method(:"test_generated_sheet_#{seed}") { assert_tidy(model(GeneratedNetwork.new(seed).text, tidy: true), "seed #{seed}") }
@@ -30,56 +32,17 @@ class TidyTest < Minitest::Test
     assert_tidy(draft, "pinned")
   end
 
-  private
-
-  def assert_tidy(set, message)
-    sheet = set.sheet_list.first
-    boxes = boxes(set, sheet)
-    boxes.combination(2) { |(a, one), (b, other)| refute one.overlap?(other), "#{message}: #{a} on #{b}" }
-    assert_lines(set, sheet, boxes, message)
-  end
-
-  # Slabs, and the words above a bus.
-  def boxes(set, sheet)
-    set.things_on(sheet.id).flat_map do |thing|
-      placement = set.placement(sheet.id, thing.id)
-      sheet.writing.obstacles(set, thing, placement).map { |box| [thing.name, box] }
-    end
-  end
-
-  def assert_lines(set, sheet, boxes, message)
-    index = Basalt::Layout::Index.new
-    boxes.each { |name, box| index.add(name, box) }
-    placed = Basalt::Layout::Index.new
-    sheet.writing.lines_on(set, sheet.id).each do |line|
-      route = set.placement(sheet.id, line.id)&.route
-      assert route, "#{message}: no route for #{line.targets.map { |id| set.element(id).name }}"
-      Basalt::Layout::Polyline.boxes(route["points"]).each { |box| assert_empty index.overlapping(box), "#{message}: #{line.targets.map { |id| set.element(id).name }} through a box" }
-      assert_labels(set, sheet, line, route, index, placed, message)
-      assert_attached(set, sheet, line, route["points"], message)
-    end
-  end
-
-  def assert_labels(set, sheet, line, route, index, placed, message)
-    sheet.writing.labels(set, line).each do |label|
-      place = route["labels"][label.role]
-      assert place, "#{message}: no room for #{label.text}"
-      box = Basalt::Layout::Box.at(*place, label.width, label.height)
-      assert_empty index.overlapping(box), "#{message}: label #{label.text} on a box"
-      assert_empty placed.overlapping(box.grow(-1)), "#{message}: label #{label.text} on a label"
-      placed.add(line.id, box)
-    end
-  end
-
-  def assert_attached(set, sheet, line, points, message)
-    line.targets.values_at(0, -1).zip(points.values_at(0, -1)).each do |id, (x, y)|
-      placement = set.placement(sheet.id, id)
-      touching = if set.element(id).kind == "subnet"
-                   Basalt::Network::Notation::Bus.rails(placement).any? { |left, right, at| at == y && x.between?(left, right) }
-                 else
-                   placement.box.grow(0.5).overlap?(Basalt::Layout::Box.new(x:, y:, w: 0.1, h: 0.1))
-                 end
-      assert touching, "#{message}: a line to #{set.element(id).name} ends at #{[x, y]}"
+  def test_what_is_laid_out_makes_room_for_what_is_pinned
+    set = model(GeneratedNetwork.new(3).text, tidy: true)
+    sheet_id = set.sheet_list.first.id
+    things = set.things_on(sheet_id).select { |thing| thing.kind == "device" }
+    things.first(4).each_with_index do |thing, n|
+      draft = Basalt::Change::Draft.new(set)
+      goal = set.placement(sheet_id, things[-1 - n].id)
+      Basalt::Change::Arrange.new(placement_id: set.placement(sheet_id, thing.id).id, to: { x: goal.x + 9, y: goal.y + 5, pinned: true }).apply(draft)
+      Basalt::Drawing::Arranger.new(draft, sheet_id).tidy
+      assert_equal [goal.x + 9, goal.y + 5], [draft.placement(sheet_id, thing.id).x, draft.placement(sheet_id, thing.id).y]
+      assert_clear(draft, "pinned #{thing.name}")
     end
   end
 end

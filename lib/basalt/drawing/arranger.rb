@@ -24,8 +24,9 @@ module Basalt
       # @param only [Array<String>, nil] ids of the things to lay out; nil for all
       def tidy(only: nil)
         @ground = nil
-        laid = only ? Part.new(draft, sheet_id, only).laid : writing.tidy(draft, sheet_id)
+        laid = only ? Part.new(draft, sheet_id, only).laid : Manner.tidy(writing, draft, sheet_id)
         laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
+        clear_pins(laid)
         @ground = Ground.new(draft, sheet_id)
         lines = writing.lines_on(draft, sheet_id)
         lines = lines.select { |line| line.targets.any? { |id| laid.key?(id) } } if only
@@ -55,6 +56,21 @@ module Basalt
       end
 
       private
+
+      # What was laid out where something pinned stands has to find another place.
+      def clear_pins(laid)
+        pinned = draft.placements_on(sheet_id).select { |placed| placed.pinned && placed.box }
+        return if pinned.empty?
+
+        laid.each_key do |id|
+          placed = placement(id)
+          next if placed.box.nil? || placed.pinned || nesting.boundary?(id)
+          next unless pinned.any? { |other| placed.box.grow(12).overlap?(other.box) && !nesting.ancestors(id).include?(other.element_id) }
+
+          arrange(id, { x: nil, y: nil })
+          displaced << id
+        end
+      end
 
       def placement(element_id) = draft.placement(sheet_id, element_id)
 
@@ -118,7 +134,8 @@ module Basalt
         end
       end
 
-      def ends_kept?(line) = line.targets.none? { |id| placement(id)&.pinned }
+      def ends_kept?(line) = line.targets.none? { |id| placement(id)&.pinned || displaced.include?(id) }
+      def displaced = @displaced ||= Set.new
 
       def take_route(line, points)
         labels = ground.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1))
@@ -198,7 +215,9 @@ module Basalt
         area = placement(nesting.parent(placed.element_id).to_s)&.box
         return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
 
-        ground.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.targets.include?(id) }
+        beside = writing.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
+        ground.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.targets.include?(id) } &&
+          beside.all? { |box| ground.things.free?(box) { |id| id == placed.element_id } && (ground.lines_through(box) - [line.id]).empty? }
       end
 
       # What the draft moved, altered or struck no longer stands where the ground has it.

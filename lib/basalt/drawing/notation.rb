@@ -98,6 +98,9 @@ module Basalt
       # @return [Hash{String => Hash}] for each element id what its placement becomes
       def tidy(_set, _sheet_id, only: nil) = raise(NotImplementedError)
 
+      # @return [Object] the lane of a thing where a sheet is laid out in lanes
+      def lane(_set, thing) = thing.noun
+
       # Places where a new thing could stand, best first.
       #
       # @param extent [Layout::Box, nil] around what stands there

@@ -18,7 +18,7 @@ module Basalt
 
       # @return [Hash{String => Hash}] (see Notation#tidy)
       def laid
-        found = @writing.tidy(@set, @sheet_id, only: @only)
+        found = Manner.tidy(@writing, @set, @sheet_id, only: @only)
         dx, dy = shift(around(found))
         found.transform_values { |to| moved(to, dx, dy) }
       end

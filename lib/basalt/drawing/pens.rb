@@ -29,6 +29,8 @@ module Basalt
         frame: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.5 },
         cell: { fill: "none", stroke: HAIRLINE, "stroke-width" => 1 },
         line: { fill: "none", stroke: SLATE, "stroke-width" => 1.25 },
+        # A line passes over another by leaving a gap in it.
+        passing: { fill: "none", stroke: PAPER, "stroke-width" => 6 },
         planned_line: { fill: "none", stroke: SLATE, "stroke-width" => 1.25, "stroke-dasharray" => "6 4" },
         circuit: { fill: "none", stroke: SLATE, "stroke-width" => 2.25 },
         fibre: { fill: "none", stroke: SLATE, "stroke-width" => 1.25, "stroke-dasharray" => "12 3" },

@@ -6,6 +6,8 @@ module Basalt
     class Scene
       LAYERS = %i[furniture boundaries lines things labels].freeze
       MARGIN = 40
+      # So near to its ends a line leaves others whole: they meet at the same thing, px.
+      ENDS = 9
 
       # @param set [Model::WorkingSet, Change::Draft]
       # @param findings [Array<Checks::Finding>] what they are about is marked
@@ -95,7 +97,7 @@ module Basalt
         return [] unless placement.route && writing.lines.include?(line.kind) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
 
         [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
-                  shapes: writing.line_shapes(set, line, placement.route["points"]),
+                  shapes: [Shapes.polyline(Layout::Polyline.shortened(placement.route["points"], ENDS), :passing), *writing.line_shapes(set, line, placement.route["points"])],
                   data: { ends: line.targets.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
          Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
                   shapes: said(line, placement) + count(line, placement))]

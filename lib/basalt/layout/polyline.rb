@@ -32,6 +32,16 @@ module Basalt
         simplify([start, bend, *points.drop(2)])
       end
 
+      # The line without so much at each end; a first or last run that is shorter loses half of itself.
+      def shortened(points, by)
+        2.times.reduce(points) do |rest, _|
+          (x, y), (to_x, to_y) = rest.first(2)
+          span = (x - to_x).abs + (y - to_y).abs
+          part = span.zero? ? 0 : [by, span / 2.0].min / span
+          [[x + ((to_x - x) * part), y + ((to_y - y) * part)], *rest.drop(1)].reverse
+        end
+      end
+
       # @return [Array(Numeric, Numeric)] the middle of the longest run
       def middle(points)
         one, other = points.each_cons(2).max_by { |a, b| (a[0] - b[0]).abs + (a[1] - b[1]).abs }

@@ -3,7 +3,7 @@
 module Basalt
   module Model
     # One drawing: a notation of a part of the model. +view+ keeps what is shown in a way of
-    # its own there: labels hidden, parallel lines folded.
+    # its own there: labels hidden, parallel lines folded, the manner of laying it out.
     Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :view, :ordinal) do
       self::PARTS = %w[labels parallels].freeze
 
@@ -12,6 +12,7 @@ module Basalt
       end
 
       def labels_hidden? = view&.fetch("labels", nil) == true
+      def manner = view&.fetch("manner", nil)
       def folded? = view&.fetch("parallels", nil) == true
       def writing = Catalogue.notation(notation)
     end
