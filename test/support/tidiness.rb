@@ -2,7 +2,6 @@
 
 # What must hold of a sheet that was laid out.
 module Tidiness
-
   def assert_tidy(set, message)
     sheet = set.sheet_list.first
     boxes = boxes(set, sheet)

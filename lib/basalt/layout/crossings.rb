@@ -6,9 +6,9 @@ module Basalt
     # (Barth, Jünger and Mutzel, 2002), and where a line joins two of one level, over or under
     # what stands between them, whichever meets less.
     class Crossings
-      # @param above [Hash{Object => Array}] neighbours on the level above
-      # @param below [Hash{Object => Array}] neighbours on the level below
-      # @param beside [Hash{Object => Array}] neighbours on the same level
+      # @param above [Hash{Object => Array}, Array<Array>] neighbours of each cell on the level above
+      # @param below [Hash{Object => Array}, Array<Array>] those on the level below
+      # @param beside [Hash{Object => Array}, Array<Array>] those on the same level
       def initialize(above, below, beside)
         @above = above
         @below = below
@@ -39,7 +39,7 @@ module Basalt
       end
 
       def within(level)
-        return 0 if level.none? { |cell| @beside.key?(cell) }
+        return 0 if level.all? { |cell| @beside.fetch(cell, []).empty? }
 
         over, under = sums(level)
         place = level.each_with_index.to_h

@@ -41,9 +41,9 @@ module Basalt
         order = []
         back = Set.new
         @sizes.each_key { |id| walk(id, after, state, order, back) }
-        order.reverse.each_with_object(Hash.new(0)) do |id, found|
-          found[id] = found[id]
-          after.fetch(id, []).each { |other| found[other] = [found[other], found[id] + 1].max unless back.include?([id, other]) }
+        order.reverse.each_with_object({}) do |id, found|
+          found[id] ||= 0
+          after.fetch(id, []).each { |other| found[other] = [found.fetch(other, 0), found[id] + 1].max unless back.include?([id, other]) }
         end
       end
 

@@ -10,7 +10,7 @@ module Basalt
       AGAIN = 5
       # Smoothing goes past the best order; it is looked at after every few steps.
       LOOK = 5
-      ROUNDS = 8
+      ROUNDS = 24
       EXCHANGES = 12
 
       # @param levels [Array<Array>] cells of each level in a first order
@@ -18,16 +18,21 @@ module Basalt
       # @param below [Hash{Object => Array}] neighbours on the level below
       # @param beside [Hash{Object => Array}] neighbours on the same level
       def initialize(levels, above, below, beside)
-        @levels = levels
-        @above = above
-        @below = below
-        @beside = beside
-        @crossings = Crossings.new(above, below, beside)
-        @neighbours = levels.flatten(1).to_h { |cell| [cell, [above, below, beside].flat_map { |table| table.fetch(cell, []) }] }
+        @cells = levels.flatten(1)
+        number = @cells.each_with_index.to_h
+        @above, @below, @beside = [above, below, beside].map { |table| @cells.map { |cell| table.fetch(cell, []).map { |other| number.fetch(other) } } }
+        @levels = levels.map { |level| level.map { |cell| number.fetch(cell) } }
+        @crossings = Crossings.new(@above, @below, @beside)
+        @neighbours = @cells.each_index.map { |cell| @above[cell] + @below[cell] + @beside[cell] }
       end
 
       # @return [Array<Array>]
-      def best
+      def best = ordered.map { |level| level.map { |cell| @cells[cell] } }
+
+      private
+
+      # From here on cells are numbers: their tables are asked very often.
+      def ordered
         best = exchange(@levels)
         fewest = @crossings.count(best)
         levels = @levels
@@ -43,8 +48,6 @@ module Basalt
         best
       end
 
-      private
-
       # The best order met on the way of so many steps.
       def smooth(levels, steps)
         scale = Smoothing.new(levels, @neighbours)
@@ -57,7 +60,8 @@ module Basalt
       # Neighbours of a level change places as long as fewer lines cross for it.
       def exchange(levels)
         levels = levels.map(&:dup)
-        place = levels.each_with_object({}) { |level, found| level.each_with_index { |cell, index| found[cell] = index } }
+        place = Array.new(@cells.length)
+        levels.each { |level| level.each_with_index { |cell, index| place[cell] = index } }
         EXCHANGES.times do
           changed = levels.count { |level| exchange_within(level, place) }
           break if changed.zero?
@@ -82,17 +86,17 @@ module Basalt
       # How many crossings fewer there are when the second stands before the first.
       def gain(one, other, place)
         passed(one, other, place) - passed(other, one, place) + [@above, @below].sum do |neighbours|
-          first, second = [one, other].map { |cell| neighbours.fetch(cell, []).map { |id| place[id] } }
+          first, second = neighbours[one], neighbours[other]
           next 0 if first.empty? || second.empty?
 
-          first.sum { |a| second.sum { |b| a <=> b } }
+          first.sum { |a| second.sum { |b| place[a] <=> place[b] } }
         end
       end
 
       # Lines within the level that pass the other cell as things stand, less those that would
       # pass it the other way round.
       def passed(cell, other, place)
-        return 0 unless @beside.key?(cell)
+        return 0 if @beside[cell].empty?
 
         further = @beside[cell].sum { |id| id == other ? 0 : place[id] <=> place[cell] }
         further.zero? ? 0 : further * @crossings.met(other)

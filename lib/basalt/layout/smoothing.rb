@@ -9,7 +9,7 @@ module Basalt
     # after such a scale; ours is the power iteration of Hall, 1970, on ranks).
     class Smoothing
       # @param levels [Array<Array>] cells in the order from which to set out
-      # @param neighbours [Hash{Object => Array}] of every cell on any level
+      # @param neighbours [Hash{Object => Array}, Array<Array>] of every cell on any level
       def initialize(levels, neighbours)
         @levels = levels
         cells = levels.flatten(1)
