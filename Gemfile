@@ -17,6 +17,7 @@ gem "base64", "~> 0.2"
 gem "csv", "~> 3.3"
 gem "diff-lcs", "~> 1.6"
 gem "ruby-vips", "~> 2.3"
+gem "rubyzip", "~> 2.4", require: "zip"
 gem "ttfunk", "~> 1.8"
 
 group :test do

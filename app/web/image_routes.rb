@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Web
-  # Images that are put on sheets.
+  # Images that are put on sheets, and symbols of a person's own.
   module ImageRoutes
     SHEET = EditRoutes::SHEET
     LONGEST = 320.0
@@ -18,6 +18,8 @@ module Web
         on_sheet(->(_) { "put the image #{name} on the sheet" }) { |draft, sheet| @fresh = ImageRoutes.show(draft, sheet, image) }
       end
 
+      symbols(app)
+
       app.get("/projects/:project_id/images/:image_id") do
         image = Store::Image.find_by(project_id: id(params[:project_id]), id: id(params[:image_id])) or raise ActiveRecord::RecordNotFound, "no such image"
         headers "Content-Security-Policy" => "default-src 'none'; style-src 'unsafe-inline'; sandbox"
@@ -25,6 +27,35 @@ module Web
         content_type image.type
         image.content
       end
+    end
+
+    def self.symbols(app)
+      app.post("#{SHEET}/symbols") do
+        file = params[:file]
+        raise Basalt::Mistake, "Choose a zip file first" unless file.is_a?(Hash) && file[:tempfile]
+
+        brought = Drawings::SymbolSet.new(file[:tempfile])
+        project_id = Store::Project.find(id(params[:project_id])).id
+        images = brought.images.to_h { |name, image| [name, Store::Image.create!(id: SecureRandom.uuid, project_id:, name:, type: image.type, width: image.width, height: image.height, content: image.content)] }
+        done = on_sheet(->(_) { "brought in #{Basalt::English.count(images.length, 'symbol')}" }) { |draft, _| images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) } }
+        done + part("#facts", view(:sheet_facts, desk: @desk, sheet: sheet(@desk))) + part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
+      end
+
+      app.post("#{SHEET}/symbol/:element_id") do
+        on_sheet(->(draft) { "chose a symbol for #{params[:every] ? "every #{draft.element(params[:element_id]).noun}" : draft.element(params[:element_id]).name}" }) do |draft, _|
+          thing = element(@desk, params[:element_id])
+          symbol = params[:symbol].to_s.empty? ? nil : element(@desk, params[:symbol])
+          raise Basalt::Mistake, "#{symbol.name} is no symbol" if symbol && symbol.kind != Basalt::Drawing::Symbols::KIND
+
+          draft.apply(params[:every] ? Basalt::Drawing::Symbols.standing(draft, thing.noun, symbol&.id) : Basalt::Drawing::Symbols.giving(draft, thing, symbol&.id))
+        end
+      end
+    end
+
+    # A symbol of a name that is known gets the new image.
+    def self.take_symbol(draft, name, image_id)
+      known = draft.named(name).find { |element| element.kind == Basalt::Drawing::Symbols::KIND }
+      draft.apply(known ? Basalt::Change::Set.new(id: known.id, fact: "image", value: image_id) : Basalt::Change::Add.new(kind: Basalt::Drawing::Symbols::KIND, name:, facts: { "image" => image_id }))
     end
 
     # @return [String] id of the picture

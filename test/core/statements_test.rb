@@ -23,6 +23,8 @@ class StatementsTest < Minitest::Test
       room #{q("r #{name}")} in #{q("b #{name}")}
       rack #{q("k #{name}")} in #{q("r #{name}")}, 42U
       provider Owner
+      symbol #{q(name)}, image pic-1, stands for #{q('access point')}
+      symbol #{q("y #{name}")}, image pic-2
       sheet #{q("s #{name}")}: logical network, number X-1, status #{q(name[0, 60])}
       internet
       provider #{q(name)}
@@ -43,7 +45,8 @@ class StatementsTest < Minitest::Test
       firewall #{q(other)} to #{q("r1 #{name}")}, radio, planned
       note on switch #{q(name)}: #{name}
       firewall #{q(other)} is assumed
-      sheet Second: logical network
+      firewall #{q(other)} is drawn as symbol #{q(name)}
+      sheet Second: logical network, laid out in lanes
       switch #{q(name)}
       #{q("r1 #{name}")} on Six
     TEXT

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Basalt
-  # What can be put on any sheet beside its notation: captions, divides and pictures.
+  # What can be put on any sheet beside its notation: captions, divides and pictures; and symbols of a person's own.
   module Annotation
     # What this family adds to the base.
     module Family
@@ -12,22 +12,30 @@ module Basalt
                         fields: [FIELD.new(name: "text", type: :text)]),
         Model::Kind.new(name: "divide", plural: "divides", nouns: { "divide" => {} }, brief: %w[before beyond], figure: DivideFigure.new, chips: [%w[divide d]],
                         fields: [FIELD.new(name: "before", type: :text), FIELD.new(name: "beyond", type: :text), FIELD.new(name: "level", type: :flag)]),
-        Model::Kind.new(name: "picture", plural: "pictures", nouns: { "picture" => {} }, figure: PictureFigure.new, fields: [FIELD.new(name: "image", type: :word)])
+        Model::Kind.new(name: "picture", plural: "pictures", nouns: { "picture" => {} }, figure: PictureFigure.new, fields: [FIELD.new(name: "image", type: :word)]),
+        Model::Kind.new(name: Drawing::Symbols::KIND, plural: "symbols", nouns: { "symbol" => {} },
+                        fields: [FIELD.new(name: "image", type: :word), FIELD.new(name: "stands_for", type: :text, label: "stands for")]),
+        Model::Kind.new(name: Drawing::Symbols::USE, plural: "symbol uses", ends: { "thing" => Model::Kind::ANYTHING, "symbol" => [Drawing::Symbols::KIND] })
       ].freeze
+
+      DRAWN_AS = Statements::Form.new("<thing:thing> is drawn as <symbol:thing(symbol)>") do |context, said|
+        context.draft.apply(Drawing::Symbols.giving(context.draft, said[:thing], said[:symbol].id))
+      end
 
       module_function
 
       def kinds = KINDS
       def notations = []
-      def forms = []
-      def tellings = {}
+      def forms = [DRAWN_AS]
+      def tellings = { Drawing::Symbols::USE => ->(teller, use) { [teller.say(teller.thing(use.target("thing")), "is drawn as", teller.thing(use.target("symbol")))] } }
       def slots = {}
       def checks = []
 
       def qualities
         [Statements::Quality.new("caption", "says <text:word>"), Statements::Quality.new("divide", "before <before:word>"),
          Statements::Quality.new("divide", "beyond <beyond:word>"), Statements::Quality.new("divide", "level", fact: "level"),
-         Statements::Quality.new("picture", "image <image:word>")]
+         Statements::Quality.new("picture", "image <image:word>"), Statements::Quality.new("symbol", "image <image:word>"),
+         Statements::Quality.new("symbol", "stands for <stands_for:word>")]
       end
     end
   end

@@ -11,7 +11,8 @@ module Basalt
         placed = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }.map(&:element_id)
         placed += draft.placements.differences.flat_map { |_, before, after| closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id) }
         changed = draft.elements.differences.flat_map { |_, before, after| of_element(draft, after || before) }
-        (placed + changed).uniq
+        symbols = draft.elements.differences.flat_map { |_, before, after| [before, after].compact.select { |element| element.kind == Symbols::KIND } }
+        (placed + changed + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq
       end
 
       def closed?(placement) = placement&.shape&.fetch("closed", nil) == true

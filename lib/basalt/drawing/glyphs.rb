@@ -4,6 +4,8 @@ module Basalt
   module Drawing
     # Line glyphs on a grid of 24 px, drawn from what a thing does.
     module Glyphs
+      SIDE = 24
+
       PATHS = {
         # a choice of ways
         "router" => "M12 21V12M12 12L5 5M12 12L19 5M12 12V4M5 9V5H9M19 9V5H15",

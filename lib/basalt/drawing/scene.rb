@@ -44,12 +44,21 @@ module Basalt
 
         boundary = nesting.boundary?(element.id)
         [Item.new(id: "t#{placement.id}", layer: boundary ? :boundaries : :things, element_id: element.id, type: element.kind, title: "#{element.noun} #{element.name}",
-                  shapes: symbol(element, placement, boundary).map { |shape| found(shape) } + emphasis(placement), data: thing_data(element, placement))]
+                  shapes: symbol(element, placement, boundary).map { |shape| found(shape, element) } + emphasis(placement), data: thing_data(element, placement))]
       end
 
-      # An image's id becomes its address.
-      def found(shape)
-        shape[0] == :image ? [:image, shape[1] && @images&.call(shape[1]), *shape.drop(2)] : shape
+      # An image's id becomes its address; a glyph gives way to a symbol of a person's own.
+      def found(shape, element)
+        case shape[0]
+        when :image then [:image, shape[1] && @images&.call(shape[1]), *shape.drop(2)]
+        when :glyph then own_symbol(shape, element) || shape
+        else shape
+        end
+      end
+
+      def own_symbol(shape, element)
+        address = Symbols.image_of(set, element)&.then { |id| @images&.call(id) }
+        address && [:image, address, shape[2], shape[3], Glyphs::SIDE, Glyphs::SIDE]
       end
 
       def nesting = @nesting ||= Nesting.new(set, sheet.id)

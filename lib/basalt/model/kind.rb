@@ -4,9 +4,12 @@ module Basalt
   module Model
     # A kind of element. +nouns+ are the words that declare one, each with the facts it
     # sets; +brief+ the facts that matter most; +ends+, for relations, are the roles with the kinds each may point at, and +end_fields+ what an end says of itself.
+    # An end that may point at anything has ANYTHING for its kinds.
     # A +figure+ draws a kind that stands on sheets of any notation, with +chips+ to place it by.
     # +distinct_by+ lists what, beside the name, tells two of one name apart.
     Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips) do
+      self::ANYTHING = Object.new.tap { |kinds| def kinds.include?(_kind) = true }.freeze
+
       def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, brief: [], end_fields: [], chips: [], **rest)
         common = [Field.new(name: "note", type: :text)]
         super(fields: (fields + common).to_h { |field| [field.name, field] }.freeze, ends:, nouns:, containers:,

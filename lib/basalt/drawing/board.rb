@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # A sheet on which things are being arranged: the draft, what stands where, and what is
+    # drawn in what. Writes placements into the draft.
+    class Board
+      # @param draft [Change::Draft]
+      # @param ground [Ground, nil] of the sheet as it stood before the draft; kept in step
+      def initialize(draft, sheet_id, ground: nil)
+        @draft = draft
+        @sheet_id = sheet_id
+        @writing = draft.sheets[sheet_id].writing
+        @ground = ground
+      end
+
+      attr_reader :draft, :sheet_id, :writing
+
+      def ground = @ground ||= Ground.new(draft.base, sheet_id)
+
+      # Takes up all that stands there now.
+      def survey = @ground = Ground.new(draft, sheet_id)
+
+      def placement(element_id) = draft.placement(sheet_id, element_id)
+      def nesting = Nesting.new(draft, sheet_id)
+
+      # @param to [Hash] what of the placement becomes different
+      def arrange(element_id, to)
+        Change::Show.new(sheet_id:, element_id:).apply(draft)
+        Change::Arrange.new(placement_id: placement(element_id).id, to:).apply(draft)
+      end
+
+      # Stands something where the draft has it, when it was taken off the ground.
+      def stand(element_id) = ground.add(draft, placement(element_id))
+
+      def touched_elements
+        moved = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }
+                     .select { |p| p.sheet_id == sheet_id }.map(&:element_id)
+        (moved + draft.elements.differences.map(&:first) + touched_things.map(&:id)).uniq
+      end
+
+      # Things that were altered, or a part of them was.
+      def touched_things
+        draft.elements.differences.filter_map { |_, before, after| draft.element((after || before).owner_id || (after || before).id) }
+             .uniq(&:id).reject(&:relation?)
+      end
+    end
+  end
+end

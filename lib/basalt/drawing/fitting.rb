@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # Keeps boundaries around what they contain, from the innermost outwards; a collapsed one
+    # is as large as a slab.
+    class Fitting
+      extend Forwardable
+
+      def_delegators :@board, :draft, :sheet_id, :writing, :ground, :placement, :nesting, :arrange, :stand, :touched_elements
+
+      # @param board [Board]
+      def initialize(board)
+        @board = board
+      end
+
+      # Boundaries around what was touched follow it.
+      def refit
+        return unless nesting.any?
+
+        ids = touched_elements.flat_map { |id| [id, *(draft.element(id) ? nesting.ancestors(id) : []), *(draft.base.element(id) ? Nesting.new(draft.base, sheet_id).ancestors(id) : [])] }
+        ids.uniq.select { |id| draft.element(id) && placement(id)&.x }.sort_by { |id| -nesting.ancestors(id).length }.each { |id| fit(id) }
+      end
+
+      private
+
+      def fit(id)
+        box = fitting(id) or return
+        return if placement(id).box == box
+
+        ground.remove(id)
+        arrange(id, { x: box.x, y: box.y, w: box.w, h: box.h })
+        stand(id)
+      end
+
+      # @return [Layout::Box, nil] nil for what is no boundary and was none
+      def fitting(id)
+        thing = draft.element(id)
+        return unless writing.boundaries.include?(thing.kind)
+        return slab(thing) unless nesting.boundary?(id)
+
+        boxes = nesting.children(id).filter_map { |inner| placement(inner)&.then { |placed| [placed.box, *writing.obstacles(draft, draft.element(inner), placed)] if placed.box } }.flatten
+        Boundary.around(boxes, Boundary.label_width(thing)) if boxes.any?
+      end
+
+      def slab(thing)
+        w, h = nesting.closed?(thing.id) ? writing.closed_size(draft, thing, nesting.inside(thing.id).length) : writing.size(draft, thing)
+        placed = placement(thing.id)
+        Layout::Box.new(x: placed.x, y: placed.y, w: placed.w && placed.h == h ? [placed.w, w].max : w, h:)
+      end
+    end
+  end
+end

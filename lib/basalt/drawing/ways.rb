@@ -1,0 +1,159 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # The ways of lines: found where there is none, kept where nothing is against it, and the
+    # places of their labels.
+    class Ways
+      extend Forwardable
+
+      def_delegators :@board, :draft, :sheet_id, :writing, :ground, :placement, :nesting, :arrange, :stand
+
+      # @param board [Board]
+      def initialize(board)
+        @board = board
+      end
+
+      # Gives a line the way that somebody drew, and keeps it.
+      def keep(line_id, points)
+        line = draft.element(line_id)
+        ground.remove(line_id)
+        arrange(line_id, { route: { "points" => points, "labels" => {}, "kept" => true } })
+        take_route(line, points)
+      end
+
+      # Takes the route that the layout gave, or finds one where it gave none that still holds.
+      #
+      # @param route [Hash, nil]
+      def finish(line, route)
+        if route && !placement(line.id)&.kept?
+          take_route(line, route["points"])
+        else
+          route(line)
+        end
+      end
+
+      def reroute(lines)
+        lines.each { |line| needs_route?(line) ? route(line) : relabel(line) }
+      end
+
+      def draw_through(line, points)
+        ground.lines.remove(line.id)
+        Layout::Polyline.boxes(points).each { |box| ground.lines.add(line.id, box) }
+      end
+
+      def reshape(line)
+        writing.reshape(draft, sheet_id, line).each do |element_id, to|
+          next unless room?(placement(element_id), to, line)
+
+          ground.remove(element_id)
+          arrange(element_id, to)
+          stand(element_id)
+        end
+      end
+
+      private
+
+      def take_route(line, points)
+        labels = ground.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1))
+        kept = placement(line.id)&.kept? ? { "kept" => true } : {}
+        arrange(line.id, { route: { "points" => points, "labels" => labels, **kept } })
+        draw_through(line, points)
+      end
+
+      def route(line)
+        ground.remove(line.id)
+        reshape(line)
+        from, to = line.targets.values_at(0, -1).map { |id| nesting.stand_in(id) }
+        return hide(line) if from == to && line.targets.uniq.length > 1
+        return take_route(line, loop_at(from)) if from == to
+
+        before = followed(line)
+        return take_route(line, before) if before && placement(line.id).kept?
+
+        terminals = [from, to].map { |id| writing.terminal(draft, draft.element(id), placement(id)) }
+        own = [from, to, line.id, *nesting.ancestors(from), *nesting.ancestors(to)]
+        points = Layout::Router.new(ground.things, ground.lines).route(*terminals, own, before:)
+        take_route(line, points) if points
+      end
+
+      # A line within a collapsed boundary has no way.
+      def hide(line)
+        arrange(line.id, { route: nil }) if placement(line.id)
+      end
+
+      # The way a line had, with its ends moved as far as what they join was.
+      def followed(line)
+        was = draft.base.placement(sheet_id, line.id)&.route
+        was &&= placement(line.id)&.route
+        return unless was && draft.base.element(line.id)&.targets == line.targets
+
+        from, to = line.targets.values_at(0, -1).map { |id| shift(nesting.stand_in(id)) }
+        return unless from && to
+
+        Layout::Polyline.drag_start(Layout::Polyline.drag_start(was["points"], *from).reverse, *to).reverse
+      end
+
+      # How far a thing has come from where it stood; a new size is no way to follow.
+      def shift(id)
+        before = draft.base.placement(sheet_id, id)&.box
+        after = placement(id)&.box
+        return unless before && after
+        return [0, after.y - before.y] unless writing.fits?(draft.element(id))
+        return unless [before.w, before.h] == [after.w, after.h]
+
+        [after.x - before.x, after.y - before.y]
+      end
+
+      def loop_at(id)
+        box = placement(id).box
+        lower = box.y + [box.h - 8, 32].min
+        [[box.right, box.y + 8], [box.right + 26, box.y + 8], [box.right + 26, lower], [box.right, lower]]
+      end
+
+      # Nothing is stretched over other things, or out of its boundary.
+      def room?(placed, to, line)
+        wider = Layout::Box.new(x: to[:x], y: placed.y, w: to[:w], h: 1)
+        area = placement(nesting.parent(placed.element_id).to_s)&.box
+        return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
+
+        beside = writing.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
+        ground.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.targets.include?(id) } &&
+          beside.all? { |box| ground.things.free?(box) { |id| id == placed.element_id } && (ground.lines_through(box) - [line.id]).empty? }
+      end
+
+      # A line whose ends stand still keeps its route when only what it says has changed.
+      def needs_route?(line)
+        placed = placement(line.id)
+        return true if placed.nil? || placed.route.nil? || moved?(line) || rejoined?(line) || turned?(line)
+        return false if placed.kept?
+
+        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !ground.things.free?(box) { |id| line.targets.include?(id) || line.targets.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
+      end
+
+      # One of its ends is at something else since a boundary was collapsed or opened.
+      def turned?(line)
+        return false unless nesting.any?
+
+        before = Nesting.new(draft.base, sheet_id)
+        line.targets.any? { |id| draft.base.element(id) && before.stand_in(id) != nesting.stand_in(id) }
+      end
+
+      def rejoined?(line)
+        before = draft.base.element(line.id)
+        before && before.targets != line.targets
+      end
+
+      def moved?(line)
+        @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.element_id }
+        line.targets.any? { |id| @moved.include?(nesting.stand_in(id)) }
+      end
+
+      def relabel(line)
+        points = placement(line.id).route["points"]
+        ground.remove(line.id)
+        take_route(line, points)
+      end
+    end
+  end
+end
