@@ -195,6 +195,58 @@ class DrawingTest < Minitest::Test
     assert_operator box_of("a").y, :>, before.y
   end
 
+  def test_a_chip_clicked_again_stops_and_what_is_armed_keeps_lines_from_being_drawn_no_more
+    @project = project("project P\nsheet S: logical network\nrouter edge-01\nsubnet Plant 10.1.0.0/24")
+    open_sheet(@project, "S")
+    click_button "server v"
+    from_edge(thing("edge-01"), thing("Plant"))
+    assert_css "#facts h2", text: "edge-01 – Plant"
+    assert_css "body.placing"
+    click_button "server v"
+    assert_no_css "body.placing"
+    click_paper(300, 300)
+    assert_equal %w[edge-01 Plant], placed_names
+  end
+
+  def test_what_is_typed_before_the_form_is_there_goes_into_it
+    open_sheet(demo_project, PLANT)
+    thing("desk-03").click
+    assert_css "#facts h2", text: "desk-03"
+    page.driver.browser.action.send_keys(:enter, "d", "e", "s", "k", "-", "9", :enter).perform
+    assert_css "#facts h2", text: "desk-9"
+    assert_equal 1, set.named("desk-9").length
+    assert_empty set.named("desk-04")
+  end
+
+  def test_joining_by_keys_alone
+    @project = project("project P\nsheet S: logical network\nrouter edge-01\nswitch core-01")
+    open_sheet(@project, "S")
+    page.send_keys(%i[alt right], "l", :enter)
+    assert_css "#answer", text: "with the arrows first"
+    direction = box_of("core-01").x > box_of("edge-01").right ? :right : :down
+    selected = find("#facts h2").text[/\S+/]
+    page.send_keys({ right: { "edge-01" => :right, "core-01" => :left }, down: { "edge-01" => :down, "core-01" => :up } }[direction][selected], :enter)
+    assert_css "#layer-lines > g", visible: :all
+    page.send_keys("2")
+    assert page.evaluate_script("document.getElementById('register').contains(document.activeElement)")
+    page.send_keys(:escape, "1")
+    assert_css "#sheet-page.register-closed"
+  end
+
+  def test_a_sheet_is_laid_out_in_another_manner_and_keeps_to_it
+    open_sheet(demo_project, PLANT)
+    find("#manners summary").click
+    click_button "in rows"
+    assert_css "#answer", text: "Tidied"
+    assert_css "#manners-list [aria-pressed=true]", visible: :all
+    sheet = set.sheet_list.find { |one| one.name == PLANT }
+    assert_equal "rows", sheet.manner
+    tops = set.things_on(sheet.id).map { |thing| set.placement(sheet.id, thing.id).y }
+    assert_operator tops.uniq.length, :<=, 5
+    page.send_keys([:control, "z"])
+    assert_css "#answer", text: "Undone: laid out #{PLANT} in rows"
+  end
+
   private
 
   def demo_project = @project = demo

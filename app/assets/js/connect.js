@@ -2,6 +2,7 @@ import { things, thing, box, path, svg, nearest, DIRECTIONS } from "./geometry.j
 import { swallowClick } from "./pointer.js";
 
 const EDGE = 7;
+const AROUND = [[0, 0], [0, 6], [0, -6], [0, 12], [0, -12], [6, 0], [-6, 0]];
 
 // Joining two things: a drag from the edge of one to the other, or the key and a pick.
 export class Connect {
@@ -30,7 +31,7 @@ export class Connect {
   }
 
   start(event) {
-    if (event.button !== 0 || event.shiftKey || this.from || document.body.classList.contains("placing")) return;
+    if (event.button !== 0 || event.shiftKey || this.from) return;
     const group = this.edge(event);
     if (!group) return;
     event.preventDefault();
@@ -57,7 +58,15 @@ export class Connect {
     this.aim(this.under(event));
   }
 
-  under(event) { return document.elementFromPoint(event.clientX, event.clientY)?.closest("#layer-things > g[data-box]"); }
+  // What the pointer is on, or all but on: a bus is thin.
+  under(event) {
+    const at = (dx, dy) => document.elementFromPoint(event.clientX + dx, event.clientY + dy)?.closest("#layer-things > g[data-box]");
+    for (const [dx, dy] of AROUND) {
+      const group = at(dx, dy);
+      if (group) return group;
+    }
+    return null;
+  }
 
   aim(group) {
     document.querySelectorAll(".aimed").forEach((one) => one.classList.remove("aimed"));
@@ -103,14 +112,20 @@ export class Connect {
     if (DIRECTIONS[event.key]) {
       const here = box(thing(this.target ?? this.from));
       const next = nearest(here, things().map(box).filter((one) => one.id !== this.from), DIRECTIONS[event.key]);
-      if (next) { this.target = next.id; this.aim(thing(next.id)); this.view.reveal(thing(next.id)); this.act.say(`Enter joins it to ${thing(next.id).dataset.name}`); }
+      if (!next) this.act.say("Nothing stands further that way");
+      else { this.target = next.id; this.aim(thing(next.id)); this.view.reveal(thing(next.id)); this.act.say(`Enter joins it to ${thing(next.id).dataset.name}`); }
     } else if (event.key === "Enter" && this.target) {
       const { from, target } = this;
       this.stop();
       this.join(from, target);
+    } else if (event.key === "Enter") {
+      this.act.say("Go to what it is joined to with the arrows first, or click it");
     } else if (event.key === "Escape") {
       this.stop();
-    } else return false;
+    } else {
+      if (!["Shift", "Alt", "Control", "Meta", "Tab"].includes(event.key)) this.stop();
+      return false;
+    }
     event.preventDefault();
     return true;
   }

@@ -1,3 +1,6 @@
+import { Columns } from "./columns.js";
+import { Ranges } from "./ranges.js";
+
 const typed = (event) => event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey;
 const STEPS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
@@ -13,14 +16,14 @@ export class Grid {
     this.place.addEventListener("dblclick", (event) => { if (event.target.closest("td[data-key]")) this.edit(); });
     this.place.addEventListener("keydown", (event) => this.key(event));
     this.place.addEventListener("click", (event) => this.sort(event.target.closest("th .sort")));
-    this.place.addEventListener("copy", (event) => this.copy(event));
-    this.place.addEventListener("paste", (event) => this.paste(event));
+    this.place.addEventListener("copy", (event) => this.ranges.copy(event));
+    this.place.addEventListener("paste", (event) => this.ranges.paste(event));
     this.place.addEventListener("focusin", (event) => { const cell = event.target.closest("td[data-key]"); if (cell && cell !== this.cell) this.go(cell, false); });
     document.addEventListener("basalt:drawn", () => this.restore());
     document.getElementById("filter").addEventListener("input", () => this.filter());
     new MutationObserver(() => this.opened()).observe(this.place, { childList: true });
-    this.columns = document.querySelector("#columns > div");
-    this.columns.addEventListener("change", () => this.chooseColumns());
+    this.columns = new Columns(this);
+    this.ranges = new Ranges(this);
     this.opened();
   }
 
@@ -33,7 +36,7 @@ export class Grid {
 
   opened() {
     if (!this.table) return;
-    this.hide();
+    this.columns.offer();
     const first = this.table.querySelector("td[data-key]");
     if (first && !this.table.querySelector("td[tabindex='0']")) first.tabIndex = 0;
     this.restore();
@@ -89,7 +92,7 @@ export class Grid {
     if (STEPS[event.key] && !event.altKey) return this.walk(event, STEPS[event.key]);
     const act = this.acts(event)[event.key];
     if (act) { event.preventDefault(); event.stopPropagation(); return act(); }
-    if ((event.ctrlKey || event.metaKey) && event.key === "d") { event.preventDefault(); event.stopPropagation(); return this.fillDown(); }
+    if ((event.ctrlKey || event.metaKey) && event.key === "d") { event.preventDefault(); event.stopPropagation(); return this.ranges.fillDown(); }
     if (typed(event)) { event.preventDefault(); event.stopPropagation(); this.edit(event.key); }
   }
 
@@ -98,8 +101,8 @@ export class Grid {
       Tab: () => this.along(event.shiftKey ? -1 : 1),
       Enter: () => this.step(0, event.shiftKey ? -1 : 1),
       F2: () => this.edit(),
-      Delete: () => this.clear(),
-      Backspace: () => this.clear(),
+      Delete: () => this.ranges.clear(),
+      Backspace: () => this.ranges.clear(),
       Home: () => this.go(this.at(this.anchor[0], this.keys()[0])),
       End: () => this.go(this.at(this.anchor[0], this.keys().at(-1))),
       Escape: () => { this.cell.blur(); document.getElementById("viewport")?.focus(); },
@@ -196,44 +199,6 @@ export class Grid {
     if (text !== this.before) this.send([[...this.where(cell), text]]);
   }
 
-  clear() {
-    const [rows, keys] = this.range();
-    this.send(rows.flatMap((row) => keys.map((key) => [row, key, ""])).filter(([row, key]) => { const cell = this.at(row, key); return cell && cell.textContent && !cell.classList.contains("computed"); }));
-  }
-
-  fillDown() {
-    const [rows, keys] = this.range();
-    this.send(rows.slice(1).flatMap((row) => keys.map((key) => [row, key, this.at(rows[0], key).textContent])).filter(([row, key]) => !this.at(row, key).classList.contains("computed")));
-  }
-
-  copy(event) {
-    if (this.input || !this.cell) return;
-    event.preventDefault();
-    event.stopPropagation();
-    const [rows, keys] = this.range();
-    event.clipboardData.setData("text/plain", rows.map((row) => keys.map((key) => this.at(row, key).textContent.replace(/[\t\n]/g, " ")).join("\t")).join("\n"));
-    this.act.say(`Copied ${rows.length * keys.length} cells`);
-  }
-
-  // Rows beyond the last become new ones.
-  paste(event) {
-    if (this.input || !this.cell) return;
-    event.preventDefault();
-    event.stopPropagation();
-    const lines = event.clipboardData.getData("text/plain").replace(/\r\n?/g, "\n").replace(/\n$/, "").split("\n").map((line) => line.split("\t"));
-    const rows = this.rows().map((row) => row.dataset.row);
-    const keys = this.keys();
-    const top = rows.indexOf(this.range()[0][0]);
-    const left = keys.indexOf(this.range()[1][0]);
-    const cells = [];
-    lines.forEach((line, down) => line.forEach((text, right) => {
-      const key = keys[left + right];
-      if (!key || this.head(key).dataset.type === "computed") return;
-      cells.push([rows[top + down] ?? `new-${top + down - rows.length + 2}`, key, text]);
-    }));
-    this.send(cells);
-  }
-
   // A row that is not there yet is sent whole, until it is.
   send(cells) {
     if (cells.length === 0) return;
@@ -302,32 +267,5 @@ export class Grid {
     const path = this.table.dataset.path.slice(this.act.sheet.length + 1);
     this.cell = null;
     this.act.fill("#table", `${path}?${new URLSearchParams({ ...order, filter: document.getElementById("filter").value })}`);
-  }
-
-  hidden() { return JSON.parse(localStorage.getItem(`basalt.columns.${this.table.dataset.kind}`) ?? "[]"); }
-
-  // Columns that somebody does not want to see.
-  hide() {
-    const hidden = this.hidden();
-    this.columns.replaceChildren(...[...this.table.querySelectorAll("th[data-key]")].map((head) => {
-      head.hidden = hidden.includes(head.dataset.key);
-      const label = document.createElement("label");
-      const box = document.createElement("input");
-      Object.assign(box, { type: "checkbox", checked: !head.hidden, name: head.dataset.key });
-      label.append(box, ` ${head.textContent.trim()}`);
-      return label;
-    }));
-    this.cover(hidden);
-  }
-
-  cover(hidden) {
-    this.table.querySelectorAll("td[data-key]").forEach((cell) => { cell.hidden = hidden.includes(cell.dataset.key); });
-  }
-
-  chooseColumns() {
-    const hidden = [...this.columns.querySelectorAll("input:not(:checked)")].map((box) => box.name);
-    localStorage.setItem(`basalt.columns.${this.table.dataset.kind}`, JSON.stringify(hidden));
-    this.table.querySelectorAll("th[data-key]").forEach((head) => { head.hidden = hidden.includes(head.dataset.key); });
-    this.cover(hidden);
   }
 }

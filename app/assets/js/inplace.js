@@ -21,7 +21,9 @@ export class InPlace {
     const group = thing(id) ?? line(id);
     if (!group) return;
     this.id = id;
+    this.opening = true;
     await this.act.fill("#inplace", `inplace/${id}`);
+    this.opening = false;
     const form = this.place.querySelector("form");
     if (!form) return;
     this.place.hidden = false;
@@ -33,6 +35,8 @@ export class InPlace {
     if (first && this.ahead) first.value = this.ahead;
     this.waiting = false;
     this.ahead = "";
+    if (this.entered) this.enter();
+    this.entered = false;
   }
 
   stand(group) {
@@ -60,10 +64,12 @@ export class InPlace {
     else this.waiting = false;
   }
 
-  // What is typed before the next one is there becomes its name.
+  // What is typed before the form, or the next one, is there becomes the name.
   hold(event) {
     event.preventDefault();
     if (event.key.length === 1) this.ahead = (this.ahead ?? "") + event.key;
+    if (event.key === "Backspace") this.ahead = (this.ahead ?? "").slice(0, -1);
+    if (event.key === "Enter" && this.opening) this.entered = true;
   }
 
   // Takes what was typed, if anything was; answers whether the form is done with.

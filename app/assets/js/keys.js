@@ -18,6 +18,7 @@ export class Keys {
 
   pressed(event) {
     if (event.target.closest("input, select, textarea, dialog, [contenteditable]") || event.defaultPrevented) return;
+    if (this.inplace?.opening) return this.inplace.hold(event);
     if (this.connect?.key(event)) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (DIRECTIONS[key]) return this.arrow(event, key);
@@ -38,8 +39,8 @@ export class Keys {
   alone(event) {
     return {
       "/": () => this.line.focus(),
-      "1": () => this.follow(0),
-      "2": () => this.toggleRegister(),
+      "1": () => this.drawing(),
+      "2": () => this.intoRegister(),
       "3": () => this.follow(1),
       t: () => (this.selection.ids.size > 1 ? this.act.post("tidy", { part: "yes" }) : this.submit("tidy")),
       f: () => this.view?.fit(),
@@ -105,6 +106,20 @@ export class Keys {
     const open = button.getAttribute("aria-expanded") !== "true";
     button.setAttribute("aria-expanded", String(open));
     document.getElementById("sheet-page").classList.toggle("register-closed", !open);
+  }
+
+  get registerOpen() { return document.getElementById("register-toggle").getAttribute("aria-expanded") === "true"; }
+
+  // The drawing alone.
+  drawing() {
+    if (!this.view) return this.follow(0);
+    if (this.registerOpen) this.toggleRegister();
+    this.view.viewport.focus();
+  }
+
+  intoRegister() {
+    if (!this.registerOpen) this.toggleRegister();
+    (document.querySelector("#table td[tabindex='0']") ?? document.querySelector("#tabs [role=tab]"))?.focus();
   }
 
   tab(button) {

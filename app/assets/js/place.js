@@ -2,12 +2,12 @@ import { thing, box } from "./geometry.js";
 
 const GAP = 40;
 
-// A kind that was picked is placed with every click until Escape. What was placed is named at
-// once, and Enter places the next beside it.
+// A kind that was picked is placed with every click until Escape, or until its chip is
+// clicked again. What was placed is named at once, and Enter places the next beside it.
 export class Place {
   constructor(view, selection, act, inplace, line) {
     Object.assign(this, { view, selection, act, inplace, line });
-    document.querySelectorAll("[data-noun]").forEach((chip) => chip.addEventListener("click", () => this.arm(chip.dataset.noun)));
+    document.querySelectorAll("[data-noun]").forEach((chip) => chip.addEventListener("click", () => (this.noun === chip.dataset.noun ? this.disarm() : this.arm(chip.dataset.noun))));
     view.viewport.addEventListener("click", (event) => this.clicked(event), true);
     inplace.next = (id) => this.beside(id);
     inplace.follows = () => this.noun;
@@ -18,7 +18,7 @@ export class Place {
     document.body.classList.add("placing");
     document.querySelectorAll("[data-noun]").forEach((chip) => chip.setAttribute("aria-pressed", String(chip.dataset.noun === noun)));
     this.line.begin(`${noun} `);
-    this.act.say(`Click the sheet to place a ${noun}, or type its name; Escape stops`);
+    this.act.say(`Click the sheet to place a ${noun}, or type its name; Escape or the chip again stops`);
   }
 
   disarm() {
