@@ -17,9 +17,11 @@ module CommandLine
 
     def act
       set = model
-      findings = Basalt::Checks::Runner.new(set).findings
+      verdict = Basalt::Checks::Verdict.new(set, Basalt::Checks::Runner.new(set).findings)
+      findings = verdict.open
       rows = findings.map { |finding| row(set, finding) }
-      options[:json] ? out.puts(JSON.pretty_generate(findings: rows)) : tell(rows)
+      options[:json] ? out.puts(JSON.pretty_generate(findings: rows, let_stand: verdict.waived.map { |finding| row(set, finding).merge(reason: verdict.waivers[finding].reason) })) : tell(rows)
+      out.puts "#{Basalt::English.count(verdict.waived.length, 'finding')} let stand." if verdict.waived.any? && !options[:json]
       findings.any?(&:error?) ? 1 : 0
     end
 

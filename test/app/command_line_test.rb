@@ -32,6 +32,17 @@ class CommandLineTest < Minitest::Test
     assert_equal 0, status.exitstatus
   end
 
+  def test_what_a_person_let_stand_in_a_document_does_not_count
+    draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid })
+    Basalt::Statements::Document.new("project P\nsheet S: logical network\nsubnet Plant 10.1.0.0/24\nserver a\nserver b\na on Plant at .1\nb on Plant at .1").into(draft)
+    finding = Basalt::Checks::Runner.new(draft).findings.find { |found| found.id == "address-used-twice" }
+    draft.apply(Basalt::Change::Waive.new(finding: finding.key, state: finding.state(draft), reason: "a pair", said_by: "analyst", at: "2026-11-20T10:00:00Z"))
+    out, _, status = basalt("check", file("waived.json", Basalt::Formats::ProjectDocument.write(Basalt::Model::WorkingSet.new.advance(draft.effect))), "--json")
+    assert_equal 0, status.exitstatus
+    refute_includes JSON.parse(out)["findings"].map { |found| found["id"] }, "address-used-twice"
+    assert_equal [["address-used-twice", "a pair"]], JSON.parse(out)["let_stand"].map { |found| found.values_at("id", "reason") }
+  end
+
   def test_files_that_cannot_be_read_exit_with_two_and_say_where
     { file("bad.basalt", "sheet S: logical network\nserver a\na onto b") => /line 3.*“onto”|line 3/, file("none.basalt") => /no file/, @folder => /folder/,
       file("binary.basalt", "a\0b") => /binary/ }.each do |path, message|

@@ -117,7 +117,7 @@ module Basalt
         area = placement(nesting.parent(placed.element_id).to_s)&.box
         return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
 
-        beside = writing.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
+        beside = to[:x] == placed.x ? [] : writing.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
         ground.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.targets.include?(id) } &&
           beside.all? { |box| ground.things.free?(box) { |id| id == placed.element_id } && (ground.lines_through(box) - [line.id]).empty? }
       end
