@@ -40,7 +40,7 @@ class CommandLineTest < Minitest::Test
     out, _, status = basalt("check", file("waived.json", Basalt::Formats::ProjectDocument.write(Basalt::Model::WorkingSet.new.advance(draft.effect))), "--json")
     assert_equal 0, status.exitstatus
     refute_includes JSON.parse(out)["findings"].map { |found| found["id"] }, "address-used-twice"
-    assert_equal [["address-used-twice", "a pair"]], JSON.parse(out)["let_stand"].map { |found| found.values_at("id", "reason") }
+    assert_equal([["address-used-twice", "a pair"]], JSON.parse(out)["let_stand"].map { |found| found.values_at("id", "reason") })
   end
 
   def test_files_that_cannot_be_read_exit_with_two_and_say_where
