@@ -2,47 +2,72 @@
 
 module Basalt
   module Data
-    # Entities and their attributes.
+    # Attributes, of entities, relationships and meetings, and the parts of attributes.
     module Describing
+      FACTS = %w[key partial required many kept derived source rule meaning synonyms].freeze
+
       module_function
 
-      # @param said [Hash] +entity+ and +attributes+
+      # @param said [Hash] +owner+ and +attributes+
       def add(context, said)
-        said[:attributes].each do |item|
-          name = Model::Names.clean(item.name)
-          attribute = of(context.draft, said[:entity].id).find { |known| known.name == name } ||
-                      context.add("attribute", name:, owner_id: said[:entity].id)
-          item.qualities.each { |quality| context.set(attribute.id, quality, true) }
-        end
-        context.show(said[:entity])
+        owner = said[:owner] || Relating.known(context.draft, said) || raise(Mistake, "#{said[:one].name} #{said[:verb]} no #{said[:other].name}")
+        said[:attributes].each { |item| take(context, owner.id, item) }
+        context.show(owner)
+      end
+
+      def take(context, owner_id, item)
+        name = Model::Names.clean(item.name)
+        attribute = of(context.draft, owner_id).find { |known| known.name == name } || context.add("attribute", name:, owner_id:)
+        item.facts.each { |fact, value| context.set(attribute.id, fact, value) }
+        item.parts.each { |part| take(context, attribute.id, part) }
       end
 
       # Takes attributes back that a sentence told and another in its place does not; one that
       # stands where another stood is the same under a new name.
       def withdraw(context, said, other)
+        owner = said[:owner] || Relating.known(context.draft, said) or return
         old, fresh = [said, other].map { |one| one ? one[:attributes].map { |item| Model::Names.clean(item.name) } : [] }
-        attributes = of(context.draft, said[:entity].id).to_h { |attribute| [attribute.name, attribute] }
+        attributes = of(context.draft, owner.id).to_h { |attribute| [attribute.name, attribute] }
         old.each_with_index do |name, index|
           attribute = attributes[name] or next
-          next context.draft.apply(clearing(attribute)) if fresh.include?(name)
+          next context.draft.apply(clearing(context.draft, attribute)) if fresh.include?(name)
 
           renamed = fresh.length == old.length && !old.include?(fresh[index]) ? fresh[index] : nil
-          context.draft.apply(renamed ? [Change::Set.new(id: attribute.id, fact: "name", value: renamed), *clearing(attribute)] : Change::Remove.new(id: attribute.id))
+          context.draft.apply(renamed ? [Change::Set.new(id: attribute.id, fact: "name", value: renamed), *clearing(context.draft, attribute)] : Change::Remove.new(id: attribute.id))
         end
       end
 
-      def clearing(attribute) = AttributesSlot::WORDS.map { |word| Change::Set.new(id: attribute.id, fact: word, value: nil) }
+      # What a sentence in its place says anew.
+      def clearing(set, attribute)
+        FACTS.map { |fact| Change::Set.new(id: attribute.id, fact:, value: nil) } + of(set, attribute.id).map { |part| Change::Remove.new(id: part.id) }
+      end
 
       # @return [Array<Model::Element>] in their order
-      def of(set, entity_id) = set.parts_of(entity_id).select { |part| part.kind == "attribute" }
+      def of(set, owner_id) = set.parts_of(owner_id).select { |part| part.kind == "attribute" }
 
-      def tell(teller, entity)
-        attributes = of(teller.set, entity.id)
-        return [] if attributes.empty?
-
-        items = attributes.flat_map { |attribute| [:comma, teller.name(attribute.name), *AttributesSlot::WORDS.select { |word| attribute[word] }] }
-        [teller.say(teller.thing(entity.id), "has", *items.drop(1))]
+      # @return [Array<Model::Element>] attributes without parts, and the parts of the others
+      def simple(set, owner_id)
+        of(set, owner_id).flat_map { |attribute| of(set, attribute.id).empty? ? [attribute] : simple(set, attribute.id) }
       end
+
+      # @param subject [Array] the parts of the sentence that name the owner
+      def tell(teller, owner, subject = [teller.thing(owner.id)])
+        attributes = of(teller.set, owner.id)
+        attributes.empty? ? [] : [teller.say(*subject, "has", *told(teller, attributes))]
+      end
+
+      def told(teller, attributes)
+        attributes.flat_map { |attribute| [:comma, *words(teller, attribute)] }.drop(1)
+      end
+
+      def words(teller, attribute)
+        parts = of(teller.set, attribute.id)
+        [teller.name(attribute.name), *([:open, *told(teller, parts), :close] if parts.any?),
+         *AttributesSlot::FLAGS.filter_map { |fact, said| said if attribute[fact] }, *(attribute["derived"] ? derived(teller, attribute) : []),
+         *AttributesSlot::TEXTS.flat_map { |fact, said| attribute[fact] ? [said, Statements::Quoting.quote(attribute[fact])] : [] }]
+      end
+
+      def derived(teller, attribute) = ["derived", *(["from", teller.name(attribute["source"])] if attribute["source"])]
     end
   end
 end

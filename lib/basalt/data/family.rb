@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Basalt
-  # Data models: entities, their attributes and relationships.
+  # Data models: entities, their attributes and relationships; tables.
   module Data
     # What this family adds to the base.
     module Family
@@ -11,12 +11,12 @@ module Basalt
       def notations = [Notation::Entities.new]
       def forms = Sentences::FORMS
       def qualities = Sentences::QUALITIES
-      def tellings = { "relationship" => ->(teller, element) { Relating.tell(teller, element) } }
-      def slots = { cardinality: CardinalitySlot.new, attributes: AttributesSlot.new }
+      def tellings = Sentences::TELLINGS
+      def slots = Sentences::SLOTS
       def checks = [Checks::NoKey]
 
       # What is told behind the declaration of an entity.
-      def details(teller, thing) = thing.kind == "entity" ? Describing.tell(teller, thing) : []
+      def details(teller, thing) = %w[entity meeting].include?(thing.kind) ? Describing.tell(teller, thing) : []
     end
   end
 end

@@ -2,18 +2,37 @@
 
 module Basalt
   module Data
-    # What exists in a conceptual data model.
+    # What exists in a data model.
     module Kinds
-      def self.flag(name) = Model::Field.new(name:, type: :flag)
+      WEAK = "weak entity"
+      SPLITS = %w[disjoint overlapping].freeze
 
-      ALL = [
-        Model::Kind.new(name: "entity", plural: "entities", nouns: { "entity" => {} }),
-        Model::Kind.new(name: "attribute", plural: "attributes", owner: "entity", fields: [flag("key"), flag("required"), flag("many")]),
+      def self.field(name, type, **rest) = Model::Field.new(name:, type:, **rest)
+      def self.flag(name, label = nil) = field(name, :flag, label:)
+      def self.how_many = field("cardinality", :pattern, label: "how many", choices: CardinalitySlot::WORDS, range: Cardinality::RANGE)
+
+      GLOSSARY = [field("meaning", :text), field("synonyms", :text, label: "also called")].freeze
+      # What is confirmed is kept as what it was when somebody confirmed it.
+      CONFIRMED = [field("confirmed", :text), field("disputed", :text)].freeze
+
+      CONCEPTUAL = [
+        Model::Kind.new(name: "entity", plural: "entities", role: "strength", brief: ["strength"],
+                        nouns: { "entity" => {}, WEAK => { "strength" => WEAK } },
+                        fields: [field("strength", :choice, choices: [WEAK]), field("split", :choice, choices: SPLITS, label: "kinds of it"),
+                                 flag("complete", "kinds complete"), *GLOSSARY]),
+        Model::Kind.new(name: "attribute", plural: "attributes", owner: "entity",
+                        fields: [flag("key"), flag("partial", "partial key"), flag("required"), flag("many"), flag("derived"), field("source", :text, label: "derived from"),
+                                 field("rule", :text), flag("kept", "kept over time"), *GLOSSARY]),
         Model::Kind.new(name: "relationship", plural: "relationships", named: true, ends: { "one" => ["entity"], "other" => ["entity"] },
-                        default_names: { "relationship" => "relates to" }, brief: ["back"],
-                        end_fields: [Model::Field.new(name: "cardinality", type: :pattern, label: "how many", choices: CardinalitySlot::WORDS, range: Cardinality::RANGE)],
-                        fields: [Model::Field.new(name: "back", type: :text, label: "verb of the other direction")])
+                        default_names: { "relationship" => "relates to" }, brief: ["back"], end_fields: [how_many, field("role", :text)],
+                        fields: [field("back", :text, label: "verb of the other direction"), flag("kept", "kept over time"), *GLOSSARY, *CONFIRMED]),
+        Model::Kind.new(name: "dependence", plural: "dependences", ends: { "weak" => ["entity"], "owner" => ["entity"] }),
+        Model::Kind.new(name: "specialisation", plural: "specialisations", ends: { "special" => ["entity"], "general" => ["entity"] }),
+        Model::Kind.new(name: "meeting", plural: "meetings", nouns: { "meeting" => {} }, fields: [flag("kept", "kept over time"), *GLOSSARY]),
+        Model::Kind.new(name: "participation", plural: "participations", ends: { "meeting" => ["meeting"], "entity" => ["entity"] },
+                        end_fields: [how_many, field("role", :text)])
       ].freeze
+      ALL = CONCEPTUAL
     end
   end
 end

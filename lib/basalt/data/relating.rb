@@ -2,7 +2,7 @@
 
 module Basalt
   module Data
-    # Relationships: a verb in each direction, and how many at each end.
+    # Relationships of two: a verb in each direction, how many at each end, and the roles there.
     module Relating
       module_function
 
@@ -12,22 +12,37 @@ module Basalt
         relationship = known(context.draft, said) ||
                        context.add("relationship", name: said[:verb].to_str, ends: [["one", said[:one].id], ["other", said[:other].id]])
         context.set(relationship.id, "back", said[:back].to_str) if said[:back]
-        decide(context, relationship, "other", said[:cardinality])
-        decide(context, relationship, "one", said[:back_cardinality])
+        decide(context, relationship, "other", "cardinality" => said[:cardinality], "role" => said[:other_role])
+        decide(context, relationship, "one", "cardinality" => said[:back_cardinality], "role" => said[:one_role])
+        context.qualify(relationship, said)
         context.show(said[:one], said[:other])
       end
 
       def tell(teller, relationship)
         one, other = relationship.ends
-        parts = clause(teller, one, relationship.name, other)
-        parts += [:semicolon, *clause(teller, other, relationship["back"], one)] if relationship["back"]
-        [teller.say(*parts)]
+        parts = clause(teller, one, relationship.name, other, roles: true)
+        parts += [:semicolon, *clause(teller, other, relationship["back"], one)] if relationship["back"] || one.facts["cardinality"]
+        qualities = Statements::Grammar.qualities("relationship").flat_map { |quality| quality.tell(teller, relationship) }
+        [teller.say(*parts, *qualities.flat_map { |said| [:comma, *said] }), *Describing.tell(teller, relationship, subject(teller, relationship))]
       end
 
-      def clause(teller, from, verb, to)
-        entity = teller.set.element(from.target_id)
-        [English.article(entity.name), teller.thing(from.target_id), teller.name(verb), *to.facts["cardinality"], teller.thing(to.target_id)]
+      # The verb alone where it is the only one; otherwise with what it joins.
+      def subject(teller, relationship)
+        alike = teller.set.named(relationship.name).reject { |other| other.id == relationship.id }
+        return [teller.thing(relationship.id)] if alike.empty?
+
+        one, other = relationship.targets
+        [teller.thing(one), teller.name(relationship.name), teller.thing(other)]
       end
+
+      def clause(teller, from, verb, to, roles: false)
+        entity = teller.set.element(from.target_id)
+        role = ->(joined) { roles && joined.facts["role"] ? ["as", teller.word(joined.facts["role"])] : [] }
+        [English.article(entity.name), teller.thing(from.target_id), *role.call(from), teller.name(verb || UNSAID), *to.facts["cardinality"], teller.thing(to.target_id), *role.call(to)]
+      end
+
+      # The other direction of a relationship whose verb there nobody said yet.
+      UNSAID = "relates to"
 
       def known(set, said)
         set.relations_of(said[:one].id, "relationship").find do |relationship|
@@ -35,8 +50,9 @@ module Basalt
         end
       end
 
-      def decide(context, relationship, role, cardinality)
-        Change::SetEnd.new(id: relationship.id, role:, facts: { "cardinality" => cardinality }).apply(context.draft) if cardinality
+      def decide(context, relationship, role, facts)
+        facts = facts.compact
+        Change::SetEnd.new(id: relationship.id, role:, facts:).apply(context.draft) if facts.any?
       end
 
       def refuse_strangers(said)

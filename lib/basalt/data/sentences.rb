@@ -5,17 +5,48 @@ module Basalt
     # The sentences about conceptual data models.
     module Sentences
       ENTITY = "thing(entity)"
-      CLAUSE = "[a|an] <one:#{ENTITY}> <verb:phrase> [<cardinality:cardinality>] <other:#{ENTITY}>".freeze
+      CLAUSE = "[a|an] <one:#{ENTITY}> [as <one_role:word>] <verb:phrase> [<cardinality:cardinality>] <other:#{ENTITY}> [as <other_role:word>]".freeze
       BACK = "[a|an] <back_one:#{ENTITY}> <back:phrase> [<back_cardinality:cardinality>] <back_other:#{ENTITY}>".freeze
+      WITHDRAW = ->(context, said, other) { Describing.withdraw(context, said, other) }
 
       FORMS = [
-        Statements::Form.new("<entity:#{ENTITY}> has <attributes:attributes>", unsay: ->(context, said, other) {
-          Describing.withdraw(context, said, other)
-        }) { |context, said| Describing.add(context, said) },
-        Statements::Form.new("#{CLAUSE} [; #{BACK}]") { |context, said| Relating.join(context, said) }
+        Statements::Form.new("<owner:thing(entity|relationship|meeting)> has <attributes:attributes>", unsay: WITHDRAW) { |context, said| Describing.add(context, said) },
+        Statements::Form.new("<one:#{ENTITY}> <verb:phrase> <other:#{ENTITY}> has <attributes:attributes>", unsay: WITHDRAW) { |context, said| Describing.add(context, said) },
+        Statements::Form.new("<special:subject> is a kind of <general:name>") { |context, said| Specialising.one(context, said) },
+        Statements::Form.new("<general:subject> is either <kinds:kinds> [, <complete:complete>]", unsay: ->(context, said, _) { Specialising.unsay(context, said) }) do |context, said|
+          Specialising.all(context, said, "disjoint")
+        end,
+        Statements::Form.new("<general:subject> is any of <kinds:kinds> [, <complete:complete>]", unsay: ->(context, said, _) { Specialising.unsay(context, said) }) do |context, said|
+          Specialising.all(context, said, "overlapping")
+        end,
+        Statements::Form.new("<entities:entities(entity)> meet in <meeting:name>") { |context, said| Meeting.join(context, said) },
+        Statements::Form.new("in <meeting:thing(meeting)> the others meet <cardinality:cardinality> <entity:#{ENTITY}> [as <role:word>]",
+                             unsay: ->(context, said, _) { Meeting.decide(context, said.merge(cardinality: nil, role: nil)) }) { |context, said| Meeting.decide(context, said) },
+        Statements::Form.new("#{CLAUSE} [; #{BACK}] {relationship}") { |context, said| Relating.join(context, said) }
       ].freeze
 
-      QUALITIES = AttributesSlot::WORDS.map { |word| Statements::Quality.new("attribute", word, fact: word) }.freeze
+      SLOTS = {
+        cardinality: CardinalitySlot.new, attributes: AttributesSlot.new, kinds: KindsSlot.new, subject: SubjectSlot.new, entities: EntitiesSlot.new,
+        complete: Statements::WordSlot.new(/\Acomplete\z/, "“complete”", quoted: false)
+      }.freeze
+
+      TELLINGS = {
+        "relationship" => ->(teller, element) { Relating.tell(teller, element) },
+        "specialisation" => ->(teller, element) { Specialising.tell(teller, element) },
+        "participation" => ->(teller, element) { Meeting.tell(teller, element) },
+        "dependence" => ->(_teller, _element) { [] }
+      }.freeze
+
+      def self.quality(...) = Statements::Quality.new(...)
+
+      OWNER = quality("entity", "of <owner:#{ENTITY}>", take: ->(context, entity, said) { Dependence.give(context, entity, said[:owner]) },
+                                                        tell: ->(teller, entity) { Dependence.owners(teller.set, entity.id).map { |owner| ["of", teller.thing(owner.id)] } },
+                                                        clear: ->(context, entity) { Dependence.clear(context, entity) })
+
+      QUALITIES = [
+        OWNER, quality(%w[relationship meeting], "kept over time", fact: "kept"),
+        quality(%w[entity relationship meeting], "meaning <meaning:word>"), quality(%w[entity relationship meeting], "also called <synonyms:word>")
+      ].freeze
     end
   end
 end

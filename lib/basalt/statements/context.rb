@@ -34,7 +34,8 @@ module Basalt
       # Finds or makes what is declared, and shows it on the sheet.
       def declare(kind, name, facts, captures)
         known = same(kind, name, facts, captures)
-        element = known || add(kind.name, name:, facts:, container_id: place(captures)&.id)
+        known && facts.each { |fact, value| set(known.id, fact, value) unless known[fact] == value }
+        element = known ? draft.element(known.id) : add(kind.name, name:, facts:, container_id: place(captures)&.id)
         show(element)
         element
       end
@@ -72,7 +73,7 @@ module Basalt
       private
 
       def same(kind, name, facts, captures)
-        found = draft.named(Model::Names.clean(name)).select { |element| element.kind == kind.name && facts.all? { |fact, value| element[fact] == value } }
+        found = draft.named(Model::Names.clean(name)).select { |element| element.kind == kind.name && facts.all? { |fact, value| !kind.distinct_by.include?(fact) || element[fact] == value } }
         return found.first unless kind.distinct_by.include?("container")
 
         place = place(captures) or return found.one? ? found.first : found.find { |element| element.container_id.nil? }

@@ -180,20 +180,21 @@ module Basalt
       def mentions_in(item)
         case item
         when Model::Element then [item.id]
-        when NamedItem then item.mentions
         when Naming then [item.to_str]
-        else []
+        else item.respond_to?(:mentions) ? item.mentions : []
         end
       end
 
-      MARKS = { comma: ",", colon: ":", semicolon: ";" }.freeze
+      MARKS = { comma: ",", colon: ":", semicolon: ";", close: ")" }.freeze
       private_constant :MARKS
 
       def render(parts, chosen = {})
         parts.each_with_index.with_object(+"") do |(part, index), text|
-          next text << MARKS[part] if part.is_a?(Symbol)
+          next text << MARKS[part] if MARKS.key?(part)
 
-          text << " " unless text.empty?
+          text << " " unless text.empty? || text.end_with?("(")
+          next text << "(" if part == :open
+
           text << (part.is_a?(Mention) ? chosen[index] || part.name || part.element.name : part)
         end
       end

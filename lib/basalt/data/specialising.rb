@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    # Entities that are a kind of another.
+    module Specialising
+      module_function
+
+      # @return [Array<Model::Element>] the kinds of an entity, in order
+      def kinds(set, general_id) = set.relations_of(general_id, "specialisation").select { |one| one.target("general") == general_id }.map { |one| set.element(one.target("special")) }
+
+      # @return [Array<Model::Element>] what an entity is a kind of
+      def generals(set, special_id) = set.relations_of(special_id, "specialisation").select { |one| one.target("special") == special_id }.map { |one| set.element(one.target("general")) }
+
+      def join(context, special, general)
+        raise Mistake, "#{general.name} is itself a kind of #{special.name}" if special.id == general.id || above(context.draft, general.id).include?(special.id)
+        return if kinds(context.draft, general.id).any? { |known| known.id == special.id }
+
+        context.add("specialisation", ends: [["special", special.id], ["general", general.id]])
+        context.show(special, general)
+      end
+
+      # @return [Array<String>] ids of all that an entity is a kind of, however far up
+      def above(set, id, seen = [])
+        generals(set, id).map(&:id).reject { |one| seen.include?(one) }.reduce(seen) { |found, one| above(set, one, found + [one]) }
+      end
+
+      def one(context, said) = join(context, named(context, said[:special]), named(context, said[:general]))
+
+      # @param split [String] one of Kinds::SPLITS
+      def all(context, said, split)
+        general = named(context, said[:general])
+        said[:kinds].each { |name| join(context, named(context, name), general) }
+        context.set(general.id, "split", split)
+        context.set(general.id, "complete", said[:complete] ? true : nil)
+      end
+
+      # Such a sentence makes what it names.
+      def named(context, name)
+        known = context.find(name.to_str, ["entity"])
+        raise Mistake, "there are #{known.length} entities called “#{name}”" if known.length > 1
+
+        known.first || context.add("entity", name: name.to_str)
+      end
+
+      # The first of its kinds tells of all, once it is said how they divide it.
+      def tell(teller, specialisation)
+        general = teller.set.element(specialisation.target("general"))
+        special = teller.set.element(specialisation.target("special"))
+        return [teller.say(teller.name(special.name), "is a kind of", teller.name(general.name))] unless general["split"]
+
+        kinds = kinds(teller.set, general.id)
+        kinds.first.id == special.id ? [group(teller, general, kinds)] : []
+      end
+
+      def group(teller, general, kinds)
+        listed = kinds.each_with_index.flat_map { |kind, index| [*(index.zero? ? [] : [index == kinds.length - 1 ? "or" : :comma]), teller.name(kind.name)] }
+        teller.say(teller.name(general.name), general["split"] == "disjoint" ? "is either" : "is any of", *listed, *([:comma, "complete"] if general["complete"]))
+      end
+
+      def unsay(context, said)
+        general = named(context, said[:general])
+        context.set(general.id, "split", nil)
+        context.set(general.id, "complete", nil)
+        names = said[:kinds].map(&:to_str)
+        context.draft.relations_of(general.id, "specialisation").select { |one| names.include?(context.draft.element(one.target("special")).name) }
+               .each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
+      end
+    end
+  end
+end
