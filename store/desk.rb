@@ -79,7 +79,8 @@ module Store
     # Tries changes, arranges every sheet they show on, and keeps them.
     #
     # @param said [String, #call] the act in words; called when the draft is made
-    # @param tidy [Boolean, Array<String>] lay the sheet, or these things on it, out afresh instead of following
+    # @param tidy [Boolean, Array<String>, Symbol] lay the sheet, or these things on it, out afresh instead of
+    #   following; +:complete+ only places what has no place
     # @yieldparam draft [Basalt::Change::Draft]
     # @return [Outcome]
     # @raise [Basalt::Mistake] and nothing is kept
@@ -137,6 +138,7 @@ module Store
     end
 
     def arrange(draft, sheet_id, tidy)
+      return Basalt::Drawing::Arranger.new(draft, sheet_id).complete.then { @grounds.delete(sheet_id) } if tidy == :complete
       return Basalt::Drawing::Arranger.new(draft, sheet_id).tidy(only: tidy == true ? nil : tidy).then { @grounds.delete(sheet_id) } if tidy
 
       touched_sheets(draft).each { |id| Basalt::Drawing::Arranger.new(draft, id, ground: ground(draft, id)).follow }

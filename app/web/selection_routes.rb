@@ -42,6 +42,17 @@ module Web
         end
       end
 
+      app.post("#{SHEET}/variant") do
+        at_desk do |desk|
+          sheet = sheet(desk)
+          variant = params[:variant].to_s.then { |words| words.empty? ? nil : words }
+          known = Basalt::Change::SetVariant.known?(desk.set, sheet.id, variant)
+          words = "drew #{sheet.name} with #{sheet.writing.variants.fetch(variant, 'its usual symbols')}"
+          outcome = desk.act(said: words, by: person, sheet_id: sheet.id, tidy: known ? :complete : true) { |draft| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
+          answer(desk, sheet, outcome, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: desk.set.sheets[sheet.id]))
+        end
+      end
+
       app.post("#{SHEET}/quieted") do
         on = params[:on] == "yes"
         on_sheet(->(draft) { "#{on ? 'hid' : 'brought back'} the label of #{Acting.titles(draft, @ids)}" }) do |draft, sheet|

@@ -31,7 +31,14 @@ module Basalt
       def near(set, id, element)
         return set.relations_of(id).map(&:id) if id == element.id && !element.relation?
 
-        shared?(element) ? set.relations_of(id).map(&:id) : []
+        return set.relations_of(id).map(&:id) if shared?(element)
+
+        element.relation? ? alike(set, id, element) : []
+      end
+
+      # Another relation between the same things may be drawn with it, or in its place.
+      def alike(set, id, relation)
+        set.relations_of(id).select { |other| other.targets.sort == relation.targets.sort }.map(&:id)
       end
 
       # Relations of more than two ends are told at the lines of what they join.

@@ -5,6 +5,12 @@ module Basalt
     # A notation together with the kinds that bring their own symbol: those can stand on every
     # sheet, and tidying leaves them where they were put.
     class Annotated < PassedOn
+      # The same variant is always the same object.
+      def shown(view)
+        variant = @notation.shown(view)
+        variant.equal?(@notation) ? self : (@shown ||= {})[variant] ||= Annotated.new(variant)
+      end
+
       def draws?(element) = !figure(element).nil? || super
       def things = super + Model::Catalogue.figures.map(&:name)
       def chips = super + Model::Catalogue.figures.flat_map(&:chips)

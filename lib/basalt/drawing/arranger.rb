@@ -35,6 +35,17 @@ module Basalt
         draft
       end
 
+      # Places what has no place, fits what has grown, and finds ways for lines without one; all
+      # else stays as it is.
+      def complete
+        @board.survey
+        unplaced.sort_by(&:ordinal).each { |placement| @settling.settle(placement) }
+        grown = draft.things_on(sheet_id).select { |thing| outgrown?(thing) }.each { |thing| grow(placement(thing.id), *writing.size(draft, thing)) }.to_set(&:id)
+        lines = writing.lines_on(draft, sheet_id)
+        @ways.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.targets.any? { |id| grown.include?(id) } })
+        draft
+      end
+
       # Gives a line the way that somebody drew, and keeps it.
       def keep(line_id, points) = @ways.keep(line_id, points)
 
@@ -93,11 +104,16 @@ module Basalt
       def resize
         touched_things.each do |thing|
           placed = placement(thing.id)
-          next unless placed&.x && draft.base.placements[placed.id] && writing.fits?(thing)
-
-          w, h = writing.size(draft, thing)
-          grow(placed, w, h) unless placed.h == h && placed.w >= w
+          grow(placed, *writing.size(draft, thing)) if placed && draft.base.placements[placed.id] && outgrown?(thing)
         end
+      end
+
+      def outgrown?(thing)
+        placed = placement(thing.id)
+        return false unless placed&.x && writing.fits?(thing) && !nesting.boundary?(thing.id)
+
+        w, h = writing.size(draft, thing)
+        placed.h != h || placed.w < w
       end
 
       def grow(placed, w, h)
@@ -113,7 +129,7 @@ module Basalt
         lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
         lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
-        lines.uniq(&:id).select { |line| writing.lines.include?(line.kind) && line.targets.all? { |id| placement(nesting.stand_in(id))&.box } }
+        lines.uniq(&:id).select { |line| writing.draws_line?(draft, line) && line.targets.all? { |id| placement(nesting.stand_in(id))&.box } }
       end
 
       # The lines that lead out of a boundary which was collapsed or opened.

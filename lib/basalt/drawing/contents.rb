@@ -58,7 +58,7 @@ module Basalt
         element = set.element(id) or return
         writing = set.sheets[@sheet_id].writing
         return if !element.relation? && Nesting.new(set, @sheet_id).hidden?(id)
-        return unless element.relation? ? writing.lines.include?(element.kind) && set.drawn_between?(@sheet_id, element) : set.shown?(@sheet_id, id)
+        return unless element.relation? ? writing.draws_line?(set, element) && set.drawn_between?(@sheet_id, element) : set.shown?(@sheet_id, id)
 
         @kinds[id] = element.kind
         @counts[element.kind] += 1

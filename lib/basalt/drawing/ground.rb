@@ -110,14 +110,14 @@ module Basalt
 
           second ||= place
         end
-        second || third
+        second || third || (label.figure && Layout::Polyline.middle(points))
       end
 
       def candidates(label, points, ends, alone)
         case label.role
         when ends.first then middle_first(points, alone) + Layout::LabelPlaces.near_end(points, label.width, label.height)
         when ends.last then middle_first(points, alone) + Layout::LabelPlaces.near_end(points.reverse, label.width, label.height)
-        else Layout::LabelPlaces.in_middle(points, label.width, label.height)
+        else label.figure ? Layout::LabelPlaces.along(points) : Layout::LabelPlaces.in_middle(points, label.width, label.height)
         end
       end
 

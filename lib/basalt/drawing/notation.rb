@@ -27,9 +27,12 @@ module Basalt
 
       def draws?(element) = things.include?(element.kind)
 
+      # @return [Boolean] whether a relation is drawn as a line, when its ends are there
+      def draws_line?(_set, relation) = lines.include?(relation.kind)
+
       # @return [Array<Model::Element>] the relations drawn on the sheet
       def lines_on(set, sheet_id)
-        set.relations_on(sheet_id).select { |relation| lines.include?(relation.kind) }
+        set.relations_on(sheet_id).select { |relation| draws_line?(set, relation) }
       end
 
       # @return [Array(Array<Model::Element>, Array<Model::Element>)] things to lay out, and the lines among them
@@ -54,6 +57,15 @@ module Basalt
       #
       # @return [String, nil]
       def completed(_set, _element, _fact, text) = text
+
+      # The notation as a sheet with this view has it.
+      #
+      # @param view [Hash, nil]
+      # @return [Notation]
+      def shown(_view) = self
+
+      # @return [Hash{String => String}] other ways to draw a sheet of it, by what its view keeps, with the words for them
+      def variants = {}
 
       # @return [Boolean] whether a thing's symbol grows with what it says
       def fits?(_thing) = true
@@ -80,8 +92,9 @@ module Basalt
       # @return [Array] shapes
       def closed_shapes(set, thing, placement, _count) = thing_shapes(set, thing, placement)
 
+      # @param labels [Hash{String => Array(Numeric, Numeric)}] where its labels stand
       # @return [Array] shapes of a line along its route
-      def line_shapes(_set, line, route) = [Shapes.polyline(route, pen(line)), Shapes.polyline(route, :grip)]
+      def line_shapes(_set, line, route, _labels) = [Shapes.polyline(route, pen(line)), Shapes.polyline(route, :grip)]
 
       def pen(_line) = :line
 

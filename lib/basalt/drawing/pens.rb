@@ -42,6 +42,10 @@ module Basalt
         grip: { fill: "none", stroke: "#000000", "stroke-opacity" => 0, "stroke-width" => 12 },
         hatch: { fill: "none", stroke: PEBBLE, "stroke-opacity" => 0.4, "stroke-width" => 0.75 },
         emphasis: { fill: "none", stroke: PEBBLE, "stroke-width" => 0.75, "stroke-dasharray" => "1 3" },
+        # A second outline within the first, and a line doubled.
+        inner: { fill: "none", stroke: BASALT, "stroke-width" => 1.25 },
+        double: { fill: "none", stroke: SLATE, "stroke-width" => 5 },
+        between: { fill: "none", stroke: PAPER, "stroke-width" => 2.5 },
         halo: { fill: PAPER }
       }.freeze
 

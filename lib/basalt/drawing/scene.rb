@@ -103,10 +103,10 @@ module Basalt
       end
 
       def line_items(line, placement)
-        return [] unless placement.route && writing.lines.include?(line.kind) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
+        return [] unless placement.route && writing.draws_line?(set, line) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
 
         [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
-                  shapes: [Shapes.polyline(Layout::Polyline.shortened(placement.route["points"], ENDS), :passing), *writing.line_shapes(set, line, placement.route["points"])],
+                  shapes: [Shapes.polyline(Layout::Polyline.shortened(placement.route["points"], ENDS), :passing), *writing.line_shapes(set, line, placement.route["points"], placement.route["labels"] || {})],
                   data: { ends: line.targets.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
          Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
                   shapes: said(line, placement) + count(line, placement))]
@@ -140,9 +140,7 @@ module Basalt
         x, y = places&.fetch(label.role, nil)
         return [] unless x
 
-        style = wrong?(line.id) && label.style == :label ? :wrong : label.style
-        [Shapes.rect(x - (label.width / 2.0), y - (label.height / 2.0), label.width, label.height, :halo),
-         Shapes.text(x, y + 4, label.text, style, :middle)]
+        label.shapes(x, y, wrong: wrong?(line.id))
       end
     end
   end

@@ -22,8 +22,11 @@ module Basalt
         places + beside(points, w, h)
       end
 
-      def in_middle(points, w, h)
-        on_segments(points) + 20.step([Polyline.length(points) - 20, 20].max, STEP).map { |distance| at(points, distance) } + beside(points, w, h)
+      def in_middle(points, w, h) = along(points) + beside(points, w, h)
+
+      # On the line itself.
+      def along(points)
+        on_segments(points) + 20.step([Polyline.length(points) - 20, 20].max, STEP).map { |distance| at(points, distance) }
       end
 
       # The middle and the quarters of each segment, longest first.

@@ -32,6 +32,13 @@ module Basalt
         simplify([start, bend, *points.drop(2)])
       end
 
+      # The line from its beginning to the place on it that is nearest to a point.
+      def until(points, (x, y))
+        segments = points.each_cons(2).map { |one, other| [[x.clamp(*[one[0], other[0]].minmax), y.clamp(*[one[1], other[1]].minmax)], one] }
+        index = segments.each_index.min_by { |at| (segments[at][0][0] - x).abs + (segments[at][0][1] - y).abs }
+        [*points.first(index + 1), segments[index][0]]
+      end
+
       # The line without so much at each end; a first or last run that is shorter loses half of itself.
       def shortened(points, by)
         2.times.reduce(points) do |rest, _|

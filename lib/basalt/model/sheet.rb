@@ -13,8 +13,10 @@ module Basalt
 
       def labels_hidden? = view&.fetch("labels", nil) == true
       def manner = view&.fetch("manner", nil)
+      # @return [String, nil] the way it is drawn in, of those that its notation has
+      def variant = view&.fetch("variant", nil)
       def folded? = view&.fetch("parallels", nil) == true
-      def writing = Catalogue.notation(notation)
+      def writing = Catalogue.notation(notation).shown(view)
     end
   end
 end

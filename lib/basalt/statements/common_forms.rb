@@ -46,7 +46,10 @@ module Basalt
         Quality.new("sheet", "laid out #{words}", take: ->(context, sheet, _) { context.draft.apply(Change::SetManner.new(sheet_id: sheet.id, manner:)) },
                                                   tell: ->(_teller, sheet) { sheet.manner == manner ? [["laid out #{words}"]] : [] })
       end
-      QUALITIES = (SAID + SHOWN + LAID_OUT).freeze
+      DRAWN = Quality.new("sheet", "drawn with <variant:word>",
+                          take: ->(context, sheet, said) { context.draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: said[:variant])) },
+                          tell: ->(teller, sheet) { sheet.variant ? [["drawn with", teller.word(sheet.variant)]] : [] })
+      QUALITIES = ([DRAWN] + SAID + SHOWN + LAID_OUT).freeze
     end
   end
 end

@@ -6,49 +6,65 @@ module Basalt
       # Entities as boxes that list their attributes, relationships with crow's feet
       # (Everest, 1976); key, required and optional attributes are marked #, * and o (Barker, 1990).
       class Entities < Drawing::Notation
-        HEAD = 30
-        ROW = 18
-        FOOT = 8
-        LEAST = 130
-        MOST = 280
-        MARK = 26
+        VARIANTS = { "folded" => "boxes, attributes folded away", "diamonds" => "diamonds and ovals", "diamonds folded" => "diamonds, attributes folded away" }.freeze
+
+        # @param folded [Boolean] without attributes
+        def initialize(folded: false)
+          super()
+          @folded = folded
+        end
 
         def name = "entities"
         def band = "Concept"
-        def things = %w[entity]
-        def lines = %w[relationship]
+        def things = %w[entity meeting]
+        def lines = %w[relationship specialisation participation dependence]
         def examples = ["entity Crew", "Crew has code key, name required", "a Crew carries out zero or more Work Order"]
-        def chips = [%w[entity e]]
+        def chips = [%w[entity e], [Kinds::WEAK, "w"], %w[meeting m]]
+        def variants = VARIANTS
 
-        def size(set, entity)
-          attributes = Describing.of(set, entity.id)
-          widest = [Drawing::Pens.width(entity.name, :name) + 24, *attributes.map { |a| MARK + 12 + Drawing::Pens.width(caption(a), :member) }].max
-          [[LEAST, [widest, MOST].min].max.ceil, HEAD + (attributes.empty? ? 0 : FOOT + (ROW * attributes.length))]
+        def shown(view)
+          @variants ||= { "folded" => Entities.new(folded: true), "diamonds" => Diamonds.new, "diamonds folded" => Diamonds.new(folded: true) }
+          @variants.fetch(view&.fetch("variant", nil), self)
         end
 
-        def thing_shapes(set, entity, placement)
-          box = placement.box
-          attributes = Describing.of(set, entity.id)
-          head = Drawing::Shapes.text(box.cx, box.y + 20, Drawing::Pens.fit(entity.name, :name, box.w - 16), :name, :middle)
-          [Drawing::Shapes.rect(box.x, box.y, box.w, box.h, entity.assumed ? :assumed : :outline), head, *rows(box, attributes)]
+        # What a weak entity depends on is drawn as the relationship that joins the two, where there is one.
+        def draws_line?(set, line) = super && !(line.kind == "dependence" && Dependence.identifying(set, line))
+
+        def size(set, thing) = thing.kind == "meeting" ? Lozenge.new(thing.name).then { |shape| [shape.width, shape.height] } : rows(set, thing).size
+
+        def thing_shapes(set, thing, placement)
+          return Lozenge.new(thing.name).shapes(placement.box.cx, placement.box.cy) if thing.kind == "meeting"
+
+          rows(set, thing).shapes(placement.box)
         end
 
-        def labels(_set, relationship)
-          verbs = [relationship.name, relationship["back"]].compact.join(" / ")
-          [Drawing::Label.new(role: "middle", text: Drawing::Pens.fit(verbs, :verb, 220), style: :verb)]
+        def labels(set, line)
+          case line.kind
+          when "relationship" then [Drawing::Label.new(role: "middle", text: verbs(set, line), style: :verb), *roles(line)]
+          when "specialisation" then split(set, line)
+          when "dependence" then [Drawing::Label.new(role: "middle", text: "of", style: :verb)]
+          else roles(line)
+          end
         end
 
-        def line_shapes(set, relationship, route)
-          ends = [[relationship.ends[0], route], [relationship.ends[1], route.reverse]]
+        def line_shapes(set, line, route, labels)
+          return super + [Triangle.path(route.reverse)] if line.kind == "specialisation"
+
+          ends = [[line.ends[0], route], [line.ends[1], route.reverse]]
           super + ends.flat_map { |joined, points| CrowsFoot.shapes(points, Cardinality.read(joined.facts["cardinality"])) }
         end
 
+        def pen(line) = line.kind == "dependence" ? :planned_line : :line
+
         def legend
-          [["key", :text, "#", "#"], ["required", :text, "*", "*"], ["optional", :text, "o", "o"], ["relationship", :pen, :line, :line]]
+          [["key", :text, "#", "#"], ["partial key", :text, "~", "~"], ["required", :text, "*", "*"], ["optional", :text, "o", "o"], ["derived", :text, "/", "/"],
+           ["relationship", :pen, :line, :line], ["kind of", :pen, :line, :kind], ["weak entity", :pen, :outline, :weak]]
         end
 
         def marks(set, element)
-          element.relation? ? [:line] : Describing.of(set, element.id).map { |attribute| mark(attribute) }.uniq
+          return [element.kind == "specialisation" ? :kind : :line] if element.relation?
+
+          [*(:weak if element.kind == "entity" && Dependence.weak?(element)), *(element.kind == "entity" && !@folded ? rows(set, element).marks : [])]
         end
 
         def tidy(set, sheet_id, only: nil) = EntitiesLayout.new(self, set, *part(set, sheet_id, only)).placements
@@ -58,25 +74,46 @@ module Basalt
           (0..40).lazy.flat_map { |row| (0..5).map { |column| [extent.x + (column * (size[0] + 90)), extent.y + (row * 110)] } }
         end
 
-        private
-
-        def caption(attribute) = attribute["many"] ? "#{attribute.name} (many)" : attribute.name
-
-        def mark(attribute)
-          return "#" if attribute["key"]
-
-          attribute["required"] ? "*" : "o"
+        # @return [Layout::Node] to lay out
+        def node(set, thing, level)
+          w, h = size(set, thing)
+          node = Layout::Node.box(thing.id, w, h, level)
+          thing.kind == "meeting" ? node.with(beside: false, **Entities.corners(w, h)) : node
         end
 
-        def rows(box, attributes)
-          return [] if attributes.empty?
+        # Lines end at the upper and the lower corner of a diamond.
+        def self.corners(w, h)
+          { top: Layout::Surface.new(from: w / 2, to: w / 2, y: 0), bottom: Layout::Surface.new(from: w / 2, to: w / 2, y: h) }
+        end
 
-          rule = Drawing::Shapes.path("M#{Drawing::Shapes.n box.x} #{Drawing::Shapes.n box.y + HEAD}H#{Drawing::Shapes.n box.right}", :rule)
-          [rule] + attributes.each_with_index.flat_map do |attribute, index|
-            y = box.y + HEAD + 17 + (index * ROW)
-            [Drawing::Shapes.text(box.x + 12, y, mark(attribute), :label),
-             Drawing::Shapes.text(box.x + MARK, y, Drawing::Pens.fit(caption(attribute), :member, box.w - MARK - 8), :member)]
-          end
+        def terminal(_set, thing, placement)
+          thing.kind == "meeting" ? Layout::CornersTerminal.new(placement.box, [[0, -1], [0, 1], [-1, 0], [1, 0]]) : super
+        end
+
+        # @return [Integer] room for the signs at the ends of lines, px
+        def strip = 36
+
+        private
+
+        def rows(set, entity) = AttributeRows.new(set, entity, folded: @folded)
+
+        def verbs(set, relationship)
+          verbs = [relationship.name, relationship["back"]].compact.join(" / ")
+          attributes = @folded ? [] : Describing.of(set, relationship.id).map(&:name)
+          Drawing::Pens.fit(attributes.empty? ? verbs : "#{verbs} (#{attributes.join(', ')})", :verb, 260)
+        end
+
+        def roles(line)
+          line.ends.filter_map { |joined| Drawing::Label.new(role: joined.role, text: Drawing::Pens.fit(joined.facts["role"], :verb, 120), style: :verb) if joined.facts["role"] }
+        end
+
+        # The first of the kinds says how they divide the general entity.
+        def split(set, line)
+          general = set.element(line.target("general"))
+          return [] unless general["split"] && set.relations_of(general.id, "specialisation").find { |one| one.target("general") == general.id }&.id == line.id
+
+          words = [general["split"] == "disjoint" ? "either" : "any of", *("all" if general["complete"])].join(", ")
+          [Drawing::Label.new(role: "middle", text: words, style: :verb)]
         end
       end
     end

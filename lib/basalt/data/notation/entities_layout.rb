@@ -7,7 +7,6 @@ module Basalt
       class EntitiesLayout
         SIGNS = 26
         LOOP = 40
-        STRIP = 36
 
         def initialize(notation, set, entities, lines)
           @notation = notation
@@ -18,7 +17,7 @@ module Basalt
 
         # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
         def placements
-          plan = Layout::Layered.call(@entities.map { |entity| node(entity) }, edges, gap: 70, widest: 1800, strip: STRIP)
+          plan = Layout::Layered.call(@entities.map { |entity| node(entity) }, edges, gap: 70, widest: 1800, strip: @notation.strip)
           boxes = @entities.to_h do |entity|
             w, h = @notation.size(@set, entity)
             x, y = plan.corners.fetch(entity.id)
@@ -37,9 +36,9 @@ module Basalt
         end
 
         def node(entity)
-          w, h = @notation.size(@set, entity)
+          node = @notation.node(@set, entity, levels.fetch(entity.id))
           looped = @lines.any? { |line| line.targets.uniq == [entity.id] }
-          Layout::Node.box(entity.id, w, h, levels.fetch(entity.id)).with(w: w + (looped ? LOOP : 0), beside: !looped)
+          looped ? node.with(w: node.w + LOOP, beside: false) : node
         end
 
         def levels
