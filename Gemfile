@@ -12,10 +12,12 @@ gem "sinatra", "~> 4.2"
 
 gem "activerecord", "~> 7.2"
 gem "pg", "~> 1.5"
+gem "pg_query", "~> 6.1"
 
 gem "base64", "~> 0.2"
 gem "csv", "~> 3.3"
 gem "diff-lcs", "~> 1.6"
+gem "dry-inflector", "~> 1.1"
 gem "ruby-vips", "~> 2.3"
 gem "rubyzip", "~> 2.4", require: "zip"
 gem "ttfunk", "~> 1.8"

@@ -9,14 +9,18 @@ module Basalt
 
       def kinds = Kinds::ALL
       def notations = [Notation::Entities.new]
-      def forms = Sentences::FORMS
+      def forms = Sentences::FORMS + Sentences::TABLES
       def qualities = Sentences::QUALITIES
       def tellings = Sentences::TELLINGS
       def slots = Sentences::SLOTS
       def checks = [Checks::NoKey]
 
-      # What is told behind the declaration of an entity.
-      def details(teller, thing) = %w[entity meeting].include?(thing.kind) ? Describing.tell(teller, thing) : []
+      # What is told behind the declaration of an entity or a table.
+      def details(teller, thing)
+        return Tabling.tell(teller, thing) if thing.kind == "table"
+
+        %w[entity meeting].include?(thing.kind) ? Describing.tell(teller, thing) : []
+      end
     end
   end
 end

@@ -19,7 +19,7 @@ module Basalt
         Model::Kind.new(name: "entity", plural: "entities", role: "strength", brief: ["strength"],
                         nouns: { "entity" => {}, WEAK => { "strength" => WEAK } },
                         fields: [field("strength", :choice, choices: [WEAK]), field("split", :choice, choices: SPLITS, label: "kinds of it"),
-                                 flag("complete", "kinds complete"), *GLOSSARY]),
+                                 flag("complete", "kinds complete"), field("strategy", :choice, choices: Logical::Kindred::STRATEGIES, label: "kinds are kept"), *GLOSSARY]),
         Model::Kind.new(name: "attribute", plural: "attributes", owner: "entity",
                         fields: [flag("key"), flag("partial", "partial key"), flag("required"), flag("many"), flag("derived"), field("source", :text, label: "derived from"),
                                  field("rule", :text), flag("kept", "kept over time"), *GLOSSARY]),
@@ -32,7 +32,25 @@ module Basalt
         Model::Kind.new(name: "participation", plural: "participations", ends: { "meeting" => ["meeting"], "entity" => ["entity"] },
                         end_fields: [how_many, field("role", :text)])
       ].freeze
-      ALL = CONCEPTUAL
+
+      # +thread+ says what something was derived from, +as_derived+ how it was derived.
+      THREAD = [field("thread", :text), field("as_derived", :text)].freeze
+
+      LOGICAL = [
+        Model::Kind.new(name: "table", plural: "tables", nouns: { "table" => {} }, fields: [*THREAD, field("why", :text), field("meaning", :text)]),
+        Model::Kind.new(name: "column", plural: "columns", owner: "table",
+                        fields: [field("type", :text), flag("key"), flag("required"), field("default", :text), field("generated", :text), *THREAD, field("meaning", :text)]),
+        Model::Kind.new(name: "reference", plural: "references", ends: { "from" => ["table"], "to" => ["table"], "column" => ["column"], "key" => ["column"] },
+                        fields: [field("deleting", :choice, choices: ["cascade", "set null", "restrict"], label: "on delete"), *THREAD]),
+        Model::Kind.new(name: "constraint", plural: "constraints", ends: { "table" => ["table"], "column" => ["column"] },
+                        fields: [field("type", :choice, choices: %w[unique index]), field("name", :text), *THREAD]),
+        Model::Kind.new(name: "check", plural: "checks", owner: "table", fields: [field("expression", :text), *THREAD]),
+        Model::Kind.new(name: Logical::Conventions::KIND, plural: "conventions", nouns: { "convention" => {} },
+                        fields: [*Logical::Conventions::CHOICES.map { |name, choices| field(name, :choice, choices:) },
+                                 *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) }, field("prefix", :word), field("longest", :integer, range: 8..63)])
+      ].freeze
+
+      ALL = (CONCEPTUAL + LOGICAL).freeze
     end
   end
 end

@@ -25,7 +25,24 @@ module Basalt
         Statements::Form.new("#{CLAUSE} [; #{BACK}] {relationship}") { |context, said| Relating.join(context, said) }
       ].freeze
 
+      TABLE = "thing(table)"
+      THREAD = "[from <thread:word> [derived as <as_derived:word>]]"
+      TABLES = [
+        Statements::Form.new("<table:#{TABLE}> comes from <thread:word> [derived as <as_derived:word>]", late: true,
+                             unsay: ->(context, said, _) { %w[thread as_derived].each { |fact| context.set(said[:table].id, fact, nil) } }) { |context, said| Tabling.threaded(context, said[:table], said) },
+        Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, unsay: ->(context, said, other) { Tabling.withdraw(context, said, other) }) { |context, said| Tabling.add(context, said) },
+        Statements::Form.new("<table:#{TABLE}> is keyed by <names:names>", late: true, unsay: ->(*) {}) { |context, said| Tabling.key(context, said[:table], said[:names].map(&:to_str)) },
+        Statements::Form.new("<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:deleting>] #{THREAD}", late: true) do |context, said|
+          Tabling.say_reference(context, said)
+        end,
+        Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "unique") },
+        Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "index") },
+        Statements::Form.new("<table:#{TABLE}> checks <expression:word> #{THREAD}", late: true,
+                             unsay: ->(context, said, _) { Tabling.uncheck(context, said) }) { |context, said| Tabling.threaded(context, Tabling.check(context, said[:table], said[:expression]), said) }
+      ].freeze
+
       SLOTS = {
+        columns: ColumnsSlot.new, names: NamesSlot.new, deleting: DeletingSlot.new, strategy: StrategySlot.new,
         cardinality: CardinalitySlot.new, attributes: AttributesSlot.new, kinds: KindsSlot.new, subject: SubjectSlot.new, entities: EntitiesSlot.new,
         complete: Statements::WordSlot.new(/\Acomplete\z/, "“complete”", quoted: false)
       }.freeze
@@ -34,7 +51,9 @@ module Basalt
         "relationship" => ->(teller, element) { Relating.tell(teller, element) },
         "specialisation" => ->(teller, element) { Specialising.tell(teller, element) },
         "participation" => ->(teller, element) { Meeting.tell(teller, element) },
-        "dependence" => ->(_teller, _element) { [] }
+        "dependence" => ->(_teller, _element) { [] },
+        "reference" => ->(teller, element) { Tabling.tell_reference(teller, element) },
+        "constraint" => ->(teller, element) { Tabling.tell_constraint(teller, element) }
       }.freeze
 
       def self.quality(...) = Statements::Quality.new(...)
@@ -45,6 +64,11 @@ module Basalt
 
       QUALITIES = [
         OWNER, quality(%w[relationship meeting], "kept over time", fact: "kept"),
+        quality("entity", "kinds kept <strategy:strategy>"),
+        quality("table", "because <why:word>"), quality("table", "meaning <meaning:word>"),
+        *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:word>") },
+        *Logical::Conventions::PATTERNS.keys.map { |name| Conventional.pattern(name) },
+        quality(Logical::Conventions::KIND, "prefix <prefix:word>"), quality(Logical::Conventions::KIND, "longest <longest:integer>"),
         quality(%w[entity relationship meeting], "meaning <meaning:word>"), quality(%w[entity relationship meeting], "also called <synonyms:word>")
       ].freeze
     end

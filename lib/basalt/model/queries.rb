@@ -53,8 +53,14 @@ module Basalt
                                .select { |e| drawn_between?(sheet_id, e) }.sort_by(&:ordinal)
       end
 
+      # A part is shown with its owner.
+      def shown_within?(sheet_id, element_id)
+        owner = element(element_id)&.owner_id
+        owner && (shown?(sheet_id, owner) || shown_within?(sheet_id, owner))
+      end
+
       def drawn_between?(sheet_id, relation)
-        relation.ends.all? { |e| shown?(sheet_id, e.target_id) }
+        relation.ends.all? { |e| shown?(sheet_id, e.target_id) || shown_within?(sheet_id, e.target_id) }
       end
     end
   end

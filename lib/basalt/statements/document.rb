@@ -2,7 +2,7 @@
 
 module Basalt
   module Statements
-    # A text of many statements, read in two passes so that a thing may be used above its
+    # A text of many statements, read in passes so that a thing may be used above its
     # declaration.
     class Document
       # Characters; more is refused before it is read.
@@ -38,14 +38,17 @@ module Basalt
         each_statement do |line, number|
           on_line(number) { declaration(line, context) || opening?(line, context) ? Line.take(line, context) : later << [line, number, context.sheet_id] }
         end
-        later.each do |line, number, sheet|
-          context.sheet_id = sheet
-          on_line(number) { Line.take(line, context) }
-        end
+        last = later.reject { |line| take_on(context, *line) { |form| !form.late? } }
+        last.each { |line| take_on(context, *line) { true } }
         draft
       end
 
       private
+
+      def take_on(context, line, number, sheet_id, &)
+        context.sheet_id = sheet_id
+        on_line(number) { Line.take(line, context, &) }
+      end
 
       def each_statement
         @lines.each.with_index(1) { |line, number| yield line, number unless Line.empty?(line) }

@@ -6,7 +6,8 @@ module Basalt
     # context and the captured values. +declares+ is the kind and facts it makes; +unsay+ takes
     # back what the sentence said, all of it or what another sentence in its place does not say.
     class Form
-      def initialize(source, declares: nil, unsay: nil, &action)
+      def initialize(source, declares: nil, unsay: nil, late: false, &action)
+        @late = late
         @source = source
         @declares = declares
         @unsay = unsay
@@ -14,6 +15,9 @@ module Basalt
       end
 
       attr_reader :source, :declares, :unsay, :action
+
+      # @return [Boolean] whether in a text it is understood after all others, whatever its place
+      def late? = @late
 
       def nodes = @nodes ||= Pattern.compile(source)
 

@@ -10,13 +10,16 @@ module Basalt
 
       # Takes the statement into the context's draft.
       #
-      # @return [Form, nil] the form it had; nil for an empty line or a comment
+      # @yieldparam form [Form] asks whether to take it now
+      # @return [Form, nil] the form it had; nil for an empty line, a comment, or where it is not to be taken now
       # @raise [Misread] when it cannot be understood or made; the draft is not to be used then
       def take(text, context)
         return if empty?(text)
 
         matcher, form, said = read(text, context)
         raise matcher.misread unless form
+
+        return if block_given? && !yield(form)
 
         form.action.call(context, said)
         form

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Logical
+      # How the kinds of an entity are kept: each in a table of its own, or all in the table of
+      # the general one, told apart by one column where they exclude each other and by a flag
+      # each where they overlap.
+      class Kindred
+        TOGETHER = "together"
+        STRATEGIES = ["own tables", TOGETHER].freeze
+
+        # @return [Model::Element] the entity in whose table one is kept
+        def self.home(set, entity)
+          general = Specialising.generals(set, entity.id).first
+          general && general["strategy"] == TOGETHER ? home(set, general) : entity
+        end
+
+        def initialize(mapping, set, entity)
+          @mapping = mapping
+          @set = set
+          @entity = entity
+        end
+
+        def fill(draft)
+          kinds = Specialising.kinds(@set, @entity.id)
+          return if kinds.empty? || @entity["strategy"] != TOGETHER
+
+          @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)
+          kinds.each do |kind|
+            Attributes.new(@set, @mapping.house, kind).columns.each { |column| draft.add(column.with(key: false, required: false)) }
+            Kindred.new(@mapping, @set, kind).fill(draft)
+          end
+        end
+
+        private
+
+        def flags(draft, kinds)
+          kinds.each { |kind| draft.add(Column.new(thread: "#{kind.id}/flag", name: @mapping.house.column("is #{kind.name}"), type: "boolean", required: true, default: "false")) }
+          draft.say("Its kinds are kept in the same row, with a flag for each, since one can be several of them.")
+        end
+
+        def discriminator(draft, kinds)
+          column = draft.add(Column.new(thread: "#{@entity.id}/kind", name: @mapping.house.column("#{@entity.name} kind"), type: "varchar(60)", required: @entity["complete"] ? true : false))
+          listed = kinds.map { |kind| "'#{kind.name.gsub("'", "''")}'" }.join(", ")
+          draft.check(Check.new(thread: "#{@entity.id}/kinds", expression: "#{SQLName.quote(column.name)} IN (#{listed})"))
+          draft.say("Its kinds are kept in the same row; #{column.name} tells which.")
+        end
+      end
+    end
+  end
+end

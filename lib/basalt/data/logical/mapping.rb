@@ -1,0 +1,163 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Logical
+      # Tables from entities (Elmasri and Navathe, "Fundamentals of Database Systems", chapter 9):
+      # a table for each entity; weak entities keyed by their owner; what occurs many times in a
+      # table of its own; relationships as foreign keys or joining tables by how many there are.
+      class Mapping
+        # @param set [Model::WorkingSet, Change::Draft]
+        # @param entities [Array<Model::Element>, nil] to derive from; nil for all
+        def initialize(set, entities: nil, conventions: Conventions.of(set))
+          @set = set
+          @house = conventions
+          @entities = entities || set.of_kind("entity")
+          @drafts = {}
+        end
+
+        # @return [Array<Table>]
+        def tables
+          @tables ||= begin
+            @entities.each { |entity| draft_of(entity) }
+            @entities.each { |entity| many_valued(entity) }
+            relationships.each { |relationship| Relation.new(self, @set, relationship).map }
+            meetings.each { |meeting| joined(meeting) }
+            distinct(@drafts.values.uniq.map(&:finished))
+          end
+        end
+
+        attr_reader :house
+
+        # @return [TableDraft] of the entity, or of the one in whose table it is kept
+        def draft_of(entity)
+          home = Kindred.home(@set, entity)
+          return draft_of(home) if home.id != entity.id
+
+          @drafts.fetch(entity.id) { (@drafts[entity.id] = TableDraft.new(entity.id, house.table(entity.name))).tap { |draft| fill(draft, entity) } }
+        end
+
+        # Adds columns that refer to the key of an entity.
+        #
+        # @param thread [String] what the columns come from
+        # @param role [String] what the entity is called here
+        # @return [Array<Column>]
+        def refer(draft, entity, thread:, role: entity.name, key: false, required: false)
+          target = draft_of(entity)
+          columns = key_of(entity).map do |column|
+            draft.add(Column.new(thread: "#{thread}/#{column.thread}", name: foreign_name(role, entity, column), type: column.type, key:, required: key || required))
+          end
+          draft.refer(Reference.new(thread:, columns: columns.map(&:thread), table: target.thread, to: key_of(entity).map(&:thread)))
+          columns
+        end
+
+        # @return [TableDraft] a table that joins others
+        def joining(thread, name)
+          @drafts[thread] ||= TableDraft.new(thread, name)
+        end
+
+        # @param optional [Boolean] where the row may be without what has the attributes
+        def attributes(draft, owner, key: false, optional: false)
+          Attributes.new(@set, house, owner).columns.each do |column|
+            draft.add(key ? column : column.with(key: false, required: !optional && (column.required || column.key)))
+          end
+        end
+
+        # The period during which a row holds; when it began is part of the key.
+        def period(draft, thread)
+          draft.add(Column.new(thread: "#{thread}/from", name: house.column("valid from"), type: "date", key: true, required: true))
+          draft.add(Column.new(thread: "#{thread}/until", name: house.column("valid until"), type: "date"))
+          draft.check(Check.new(thread: "#{thread}/period", expression: "#{SQLName.quote(house.column('valid until'))} > #{SQLName.quote(house.column('valid from'))}"))
+          draft.say("What held when is kept: the day from which a row holds is part of its key.")
+        end
+
+        # @return [Array<Column>] the key of the table that holds an entity
+        def key_of(entity) = draft_of(entity).key
+
+        private
+
+        def relationships
+          ids = @entities.to_set(&:id)
+          @set.of_kind("relationship").select { |one| one.targets.all? { |id| ids.include?(id) } }
+        end
+
+        def meetings
+          ids = @entities.to_set(&:id)
+          @set.of_kind("meeting").select { |meeting| Meeting.of(@set, meeting.id).then { |all| all.length > 1 && all.all? { |one| ids.include?(one.target("entity")) } } }
+        end
+
+        def fill(draft, entity)
+          draft.say("#{house.name(entity.name) == draft.name ? 'It' : "A row of #{draft.name}"} holds one #{entity.name}.")
+          general = Specialising.generals(@set, entity.id).first
+          if general then special_key(draft, entity, general)
+          elsif Dependence.weak?(entity) then weak_key(draft, entity)
+          else own_key(draft, entity)
+          end
+          Kindred.new(self, @set, entity).fill(draft)
+        end
+
+        def own_key(draft, entity)
+          natural = Attributes.new(@set, house, entity).columns.select(&:key)
+          return attributes(draft, entity, key: true) unless house.surrogate? || natural.empty?
+
+          draft.add(Column.new(thread: "#{entity.id}/key", name: house.key(entity.name), type: Types::KEY, key: true, required: true, generated: "identity"))
+          attributes(draft, entity)
+          return draft.say("Nothing tells one #{entity.name} from another, so rows are numbered.") if natural.empty?
+
+          draft.unique(Uniqueness.new(thread: "#{entity.id}/natural", columns: natural.map(&:thread)))
+          draft.say("Rows are numbered; #{English.list(natural.map(&:name))} still tells one #{entity.name} from another.")
+        end
+
+        def weak_key(draft, entity)
+          Dependence.of(@set, entity.id).each { |one| refer(draft, @set.element(one.target("owner")), thread: one.id, key: true) }
+          partial = Describing.of(@set, entity.id).select { |attribute| attribute["partial"] || attribute["key"] }.map(&:id)
+          Attributes.new(@set, house, entity).columns.each { |column| draft.add(partial.include?(column.thread) ? column.with(key: true, required: true) : column) }
+          draft.say("#{English.article(entity.name).capitalize} #{entity.name} is told from others by its owner#{partial.any? ? ' and its partial key' : ''}.")
+        end
+
+        def special_key(draft, entity, general)
+          refer(draft, general, thread: "#{entity.id}/general", role: entity.name, key: true)
+          attributes(draft, entity)
+          draft.say("#{English.article(entity.name).capitalize} #{entity.name} is a kind of #{general.name}: its key is that of the #{general.name}.")
+        end
+
+        def many_valued(entity)
+          (Describing.of(@set, entity.id).select { |attribute| attribute["many"] || attribute["kept"] }).each do |attribute|
+            draft = joining(attribute.id, house.table("#{entity.name} #{English.singular(attribute.name)}"))
+            refer(draft, entity, thread: "#{attribute.id}/owner", key: true)
+            Attributes.new(@set, house, entity).of(attribute).each { |column| draft.add(column.with(key: attribute["many"] ? true : false, required: true)) }
+            draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{attribute['many'] ? "many #{English.plural(attribute.name)}" : "a #{attribute.name} at every time"}, so they have a table of their own.")
+            period(draft, attribute.id) if attribute["kept"]
+          end
+        end
+
+        # The key of a meeting leaves out whom the others determine.
+        def joined(meeting)
+          draft = joining(meeting.id, house.table(meeting.name))
+          Meeting.of(@set, meeting.id).each do |one|
+            joined = one.ends.last
+            alone = Cardinality.read(joined.facts["cardinality"]).most == 1
+            refer(draft, @set.element(joined.target_id), thread: one.id, role: joined.facts["role"] || @set.element(joined.target_id).name, key: !alone, required: true)
+          end
+          attributes(draft, meeting, key: true)
+          draft.say("One row for each time that they meet; whom the others determine is not in the key.")
+          period(draft, meeting.id) if meeting["kept"]
+        end
+
+        def foreign_name(role, entity, column)
+          house.foreign_key(role, column.thread.end_with?("/key") ? "id" : column.name.delete_prefix("#{house.column(entity.name)}_"))
+               .then { |name| key_of(entity).one? ? name : house.column("#{role} #{column.name}") }
+        end
+
+        # Two tables never have the same name.
+        def distinct(tables)
+          taken = Hash.new(0)
+          tables.map do |table|
+            taken[table.name.downcase] += 1
+            taken[table.name.downcase] == 1 ? table : table.with(name: house.name("#{table.name} #{taken[table.name.downcase]}"))
+          end
+        end
+      end
+    end
+  end
+end

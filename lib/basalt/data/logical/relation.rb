@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Logical
+      # A relationship of two as columns or as a joining table.
+      class Relation
+        def initialize(mapping, set, relationship)
+          @mapping = mapping
+          @set = set
+          @relationship = relationship
+          @one, @other = relationship.ends
+          @how_many_one, @how_many_other = relationship.ends.map { |joined| Cardinality.read(joined.facts["cardinality"]) }
+        end
+
+        def map
+          return within_key if Dependence.identifying?(@set, @relationship)
+          return joining if @relationship["kept"] || (many?(@how_many_one) && many?(@how_many_other))
+          return foreign_key(@other, @one, @how_many_one) if many?(@how_many_other)
+          return foreign_key(@one, @other, @how_many_other) if many?(@how_many_one)
+
+          one_to_one
+        end
+
+        private
+
+        # What is not decided may be many.
+        def many?(cardinality) = cardinality.most.nil? || cardinality.most > 1
+        def entity(joined) = @set.element(joined.target_id)
+        def role(joined) = joined.facts["role"] || (@relationship.targets.uniq.one? ? "#{@relationship.name} #{entity(joined).name}" : entity(joined).name)
+
+        # The owner's key is in the weak entity's table already.
+        def within_key
+          weak = [@one, @other].find { |joined| Dependence.of(@set, joined.target_id).any? { |one| Dependence.identifying(@set, one)&.id == @relationship.id } }
+          @mapping.attributes(@mapping.draft_of(entity(weak)), @relationship)
+        end
+
+        # @param at [Model::End] whose table gets the columns
+        # @param to [Model::End] that they refer to
+        # @param how_many [Cardinality] of those referred to
+        def foreign_key(at, to, how_many, unique: false)
+          draft = @mapping.draft_of(entity(at))
+          required = how_many.least == 1 && at_home?(at)
+          columns = @mapping.refer(draft, entity(to), thread: @relationship.id, role: role(to), required:)
+          @mapping.attributes(draft, @relationship, optional: !required)
+          draft.unique(Uniqueness.new(thread: "#{@relationship.id}/one", columns: columns.map(&:thread))) if unique
+          draft.say("#{clause(at, to)} stands in #{English.list(columns.map(&:name))}#{', once at most' if unique}.#{reason(at, to, unique)}")
+          unenforced(draft, to, at)
+        end
+
+        # A kind that is kept together with others cannot have to have anything.
+        def at_home?(joined) = Kindred.home(@set, entity(joined)).id == joined.target_id
+
+        def reason(at, to, unique)
+          return "" unless unique
+
+          " It is on this side because #{[@how_many_one, @how_many_other].any? { |how_many| how_many.least == 1 } ? "every #{entity(at).name} has #{English.article(entity(to).name)} #{entity(to).name}" : 'neither side must have the other'}."
+        end
+
+        def one_to_one
+          return foreign_key(@one, @other, @how_many_other, unique: true) if @how_many_other.least == 1 && @how_many_one.least != 1
+
+          foreign_key(@other, @one, @how_many_one, unique: true)
+        end
+
+        def joining
+          draft = @mapping.joining(@relationship.id, @mapping.house.joining(entity(@one).name, @relationship.name, entity(@other).name))
+          [[@one, @how_many_one], [@other, @how_many_other]].each_with_index do |(joined, how_many), index|
+            @mapping.refer(draft, entity(joined), thread: "#{@relationship.id}/#{joined.role}", role: role(joined), key: many?(how_many) || (!many?(@how_many_one) && !many?(@how_many_other) && index == 1), required: true)
+          end
+          @mapping.attributes(draft, @relationship, key: true)
+          draft.say("#{clause(@one, @other)}, and the other way round there may be many too: a row for each pair.") unless @relationship["kept"]
+          @mapping.period(draft, @relationship.id) if @relationship["kept"]
+          undecided(draft)
+          unenforced(draft, @one, @other)
+          unenforced(draft, @other, @one)
+        end
+
+        def undecided(draft)
+          draft.say("How many there are is not decided yet; many on both sides is the safe reading.") if [@how_many_one, @how_many_other].any? { |how_many| how_many.most.nil? }
+        end
+
+        # What a foreign key cannot hold: that there is at least one, or so many.
+        def unenforced(draft, from, to)
+          cardinality = Cardinality.read(to.facts["cardinality"])
+          return if cardinality.most == 1 || cardinality.least.to_i.zero?
+
+          draft.say("That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts['cardinality']} #{English.plural(entity(to).name)} is not held by the database.")
+        end
+
+        def clause(from, to) = "Which #{entity(to).name} #{English.article(entity(from).name)} #{entity(from).name} #{from.role == 'one' ? @relationship.name : @relationship['back'] || 'is related to'}"
+      end
+    end
+  end
+end

@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Logical
+      # A table that entities come to; +why+ are sentences on what was done.
+      Table = Value.of(:thread, :name, :columns, :references, :uniques, :checks, :why) do
+        def key = columns.select(&:key)
+        def column(thread) = columns.find { |column| column.thread == thread }
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Logical
+      # The type of a column, guessed from what an attribute is called; somebody settles it.
+      module Types
+        KEY = "bigint"
+        RULES = [
+          [/\b(price|cost|amount|fee|charge|balance|salary|budget|total)\b/i, "numeric(12,2)"],
+          [/\b(quantity|count|headcount|size|capacity|age|level)\b|\Anumber of\b/i, "integer"],
+          [/\b(length|width|height|depth|weight|pressure|flow|temperature|diameter|latitude|longitude|value|reading|rate|ratio)\b/i, "numeric"],
+          [/\b(code|number|no|tag|reference|postcode|serial|identifier)\b/i, "varchar(20)"],
+          [/\b(phone|phones|fax)\b/i, "varchar(32)"],
+          [/\b(time|at)\z/i, "timestamptz"],
+          [/\b(date|on|since|until|day|birthday)\z/i, "date"],
+          [/\A(is|has|was|can|may)\b|\bactive\z/i, "boolean"]
+        ].freeze
+        OTHER = "text"
+
+        def self.guess(name) = RULES.find { |shape, _| name.match?(shape) }&.last || OTHER
+      end
+    end
+  end
+end

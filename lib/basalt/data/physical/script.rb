@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Physical
+      # SQL for PostgreSQL (ISO/IEC 9075-2 where it suffices) that makes the tables of a model, in
+      # an order that loads: what is referred to comes first, and circles are closed afterwards.
+      class Script
+        # A statement, and the id of the element that it is about.
+        Statement = Value.of(:text, :element_id)
+
+        # @param set [Model::WorkingSet, Change::Draft]
+        # @param tables [Array<Model::Element>, nil] nil for all
+        def initialize(set, tables = nil)
+          @set = set
+          @tables = tables || set.of_kind("table")
+          @names = names
+        end
+
+        # @return [String]
+        def text = "#{statements.map(&:text).join("\n\n")}\n"
+
+        # @return [Array<Statement>]
+        def statements
+          @later = []
+          made = []
+          tables = order.map do |table|
+            made << table.id
+            create(table, made)
+          end
+          tables + @later + indexes + comments
+        end
+
+        private
+
+        # @return [Hash{String => String}] by id of the table
+        def names
+          taken = Hash.new(0)
+          @tables.to_h { |table| [table.id, (taken[table.name] += 1) == 1 ? table.name : "#{table.name}_#{taken[table.name]}"] }
+        end
+
+        def name(table_id) = SQLName.quote(@names.fetch(table_id) { @set.element(table_id).name })
+        def columns(table) = Tabling.columns(@set, table.id)
+        def references(table) = Tabling.references(@set, table.id).select { |one| one.targets("column").any? && one.targets("key").length == one.targets("column").length }
+
+        # Depth first over what is referred to; a circle is entered wherever it is met.
+        def order
+          done = {}
+          found = []
+          @tables.each { |table| visit(table, done, found) }
+          found
+        end
+
+        def visit(table, done, found)
+          stack = [[table, nil]]
+          until stack.empty?
+            here, targets = stack.last
+            targets = stack.last[1] = begin_visit(here, done) if targets.nil?
+            following = targets.shift
+            next stack.push([following, nil]) if following && !done.key?(following.id)
+
+            next if following
+
+            found << here unless done[here.id] == :listed
+            done[here.id] = :listed
+            stack.pop
+          end
+        end
+
+        def begin_visit(table, done)
+          return [] if done.key?(table.id)
+
+          done[table.id] = :open
+          ids = @tables.to_h { |one| [one.id, one] }
+          references(table).filter_map { |one| ids[one.target("to")] }
+        end
+
+        def create(table, made)
+          lines = columns(table).map { |column| column(column) } + key(table) + uniques(table) + checks(table) + foreign_keys(table, made)
+          Statement.new(text: "CREATE TABLE #{name(table.id)} (#{"\n  #{lines.join(",\n  ")}\n" if lines.any?});", element_id: table.id)
+        end
+
+        def column(column)
+          type = column["type"] || Logical::Types::OTHER
+          [SQLName.quote(column.name), type, ("GENERATED ALWAYS AS IDENTITY" if column["generated"] == "identity"), *generated(column),
+           ("NOT NULL" if column["required"] && !column["key"]), ("DEFAULT #{column['default']}" if column["default"])].compact.join(" ")
+        end
+
+        def generated(column)
+          return [] if column["generated"].nil? || column["generated"] == "identity"
+
+          ["GENERATED ALWAYS AS (#{column['generated']}) STORED"]
+        end
+
+        def key(table) = columns(table).select { |column| column["key"] }.then { |key| key.empty? ? [] : ["PRIMARY KEY (#{list(key)})"] }
+        def list(columns) = columns.map { |column| SQLName.quote(column.name) }.join(", ")
+        def constrained(one) = one.targets("column").map { |id| @set.element(id) }
+        def uniques(table) = Tabling.constraints(@set, table.id).select { |one| one["type"] == "unique" }.map { |one| "UNIQUE (#{list(constrained(one))})" }
+        def checks(table) = Tabling.checks(@set, table.id).select { |one| one["expression"] }.map { |one| "CHECK (#{one['expression']})" }
+
+        def foreign_keys(table, made)
+          now, later = references(table).partition { |one| made.include?(one.target("to")) }
+          @later += later.select { |one| @names.key?(one.target("to")) }.map { |one| Statement.new(text: "ALTER TABLE #{name(table.id)} ADD #{foreign_key(one)};", element_id: one.id) }
+          now.map { |one| foreign_key(one) }
+        end
+
+        def foreign_key(reference)
+          keys = reference.targets("key").map { |id| @set.element(id) }
+          deleting = reference["deleting"] ? " ON DELETE #{reference['deleting'].upcase}" : ""
+          "FOREIGN KEY (#{list(constrained(reference))}) REFERENCES #{name(reference.target('to'))} (#{list(keys)})#{deleting}"
+        end
+
+        def indexes
+          @tables.flat_map { |table| Tabling.constraints(@set, table.id).select { |one| one["type"] == "index" } }
+                 .map { |one| Statement.new(text: "CREATE INDEX ON #{name(one.target('table'))} (#{list(constrained(one))});", element_id: one.id) }
+        end
+
+        def comments
+          @tables.flat_map do |table|
+            [comment("TABLE #{name(table.id)}", table), *columns(table).map { |column| comment("COLUMN #{name(table.id)}.#{SQLName.quote(column.name)}", column) }].compact
+          end
+        end
+
+        def comment(what, element)
+          element["meaning"] && Statement.new(text: "COMMENT ON #{what} IS #{SQLName.text(element['meaning'])};", element_id: element.id)
+        end
+      end
+    end
+  end
+end

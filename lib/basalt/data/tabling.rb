@@ -1,0 +1,152 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    # Tables as sentences: their columns, what refers to what, what is unique, indexed, checked.
+    module Tabling
+      FLAGS = { "key" => "key", "required" => "required" }.freeze
+      TEXTS = { "default" => "default", "generated" => "generated as", "meaning" => "meaning" }.freeze
+
+      module_function
+
+      # @return [Array<Model::Element>] in order
+      def columns(set, table_id) = set.parts_of(table_id).select { |part| part.kind == "column" }
+      def checks(set, table_id) = set.parts_of(table_id).select { |part| part.kind == "check" }
+      def references(set, table_id) = set.relations_of(table_id, "reference").select { |one| one.target("from") == table_id }
+      def constraints(set, table_id) = set.relations_of(table_id, "constraint")
+      def column(set, table_id, name) = columns(set, table_id).find { |one| one.name == name }
+
+      # @param said [Hash] +table+ and +columns+
+      def add(context, said)
+        said[:columns].each { |item| take(context, said[:table], item) }
+        context.show(said[:table])
+      end
+
+      def take(context, table, item)
+        name = Model::Names.clean(item.name)
+        known = column(context.draft, table.id, name) || context.add("column", name:, owner_id: table.id)
+        item.facts.except("references").each { |fact, value| context.set(known.id, fact, value) }
+        settle_thread(context, known.id, item)
+        item.facts["references"]&.then { |target| refer(context, table, [name], named(context, target)) }
+      end
+
+      def settle_thread(context, id, item)
+        return if item.facts["thread"].nil? || item.facts["as_derived"]
+
+        context.set(id, "as_derived", Refinement.plain(context.draft, context.draft.element(id)))
+      end
+
+      def named(context, name)
+        found = context.find(name, ["table"])
+        raise Mistake, found.empty? ? "there is no table “#{name}”" : "there are #{found.length} tables “#{name}”" unless found.one?
+
+        found.first
+      end
+
+      # @param names [Array<String>] of the columns
+      # @param keys [Array<String>, nil] of those referred to; nil for the key
+      def refer(context, table, names, target, keys = nil)
+        columns = names.map { |name| column!(context.draft, table, name) }
+        to = keys ? keys.map { |name| column!(context.draft, target, name) } : columns(context.draft, target.id).select { |one| one["key"] }
+        known = references(context.draft, table.id).find { |one| one.targets("column") == columns.map(&:id) && one.target("to") == target.id }
+        return known if known
+
+        context.show(target)
+        context.add("reference", ends: [["from", table.id], *columns.map { |one| ["column", one.id] }, *to.map { |one| ["key", one.id] }, ["to", target.id]])
+      end
+
+      def column!(set, table, name)
+        column(set, table.id, name) or raise Mistake, "#{table.name} has no column “#{name}”"
+      end
+
+      def constrain(context, table, type, names)
+        columns = names.map { |name| column!(context.draft, table, name) }
+        constraints(context.draft, table.id).find { |one| one["type"] == type && one.targets("column") == columns.map(&:id) } ||
+          context.add("constraint", facts: { "type" => type }, ends: [["table", table.id], *columns.map { |one| ["column", one.id] }])
+      end
+
+      def key(context, table, names)
+        wanted = names.map { |name| column!(context.draft, table, name).id }
+        columns(context.draft, table.id).each { |one| context.set(one.id, "key", wanted.include?(one.id) ? true : nil) }
+      end
+
+      def check(context, table, expression)
+        checks(context.draft, table.id).find { |one| one["expression"] == expression } || context.add("check", facts: { "expression" => expression }, owner_id: table.id)
+      end
+
+      def say_reference(context, said)
+        names = said[:names]&.map(&:to_str)
+        reference = names ? refer(context, said[:table], names, said[:other], said[:keys]&.map(&:to_str)) : loose_reference(context, said)
+        context.set(reference.id, "deleting", said[:deleting]) if said[:deleting]
+        threaded(context, reference, said)
+      end
+
+      # That one table refers to another, by which columns being still open.
+      def loose_reference(context, said)
+        references(context.draft, said[:table].id).find { |one| one.target("to") == said[:other].id } ||
+          context.add("reference", ends: [["from", said[:table].id], ["to", said[:other].id]])
+      end
+
+      def say_constraint(context, said, type)
+        threaded(context, constrain(context, said[:table], type, said[:names].map(&:to_str)), said)
+        context.show(said[:table])
+      end
+
+      def uncheck(context, said)
+        checks(context.draft, said[:table].id).select { |one| one["expression"] == said[:expression] }.each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
+      end
+
+      # What was derived and nobody refined stands as it was derived.
+      def threaded(context, element, said)
+        return unless said[:thread]
+
+        thread = Threads.thread(context.draft, said[:thread]) or return
+        context.set(element.id, "thread", thread)
+        context.set(element.id, "as_derived", said[:as_derived] || Refinement.plain(context.draft, context.draft.element(element.id)))
+      end
+
+      # Takes columns back that a sentence told and another in its place does not.
+      def withdraw(context, said, other)
+        old, fresh = [said, other].map { |one| one ? one[:columns].map { |item| Model::Names.clean(item.name) } : [] }
+        old.each_with_index do |name, index|
+          known = column(context.draft, said[:table].id, name) or next
+          renamed = fresh.length == old.length && !old.include?(fresh[index]) ? fresh[index] : nil
+          next context.draft.apply(Change::Remove.new(id: known.id)) unless fresh.include?(name) || renamed
+
+          context.set(known.id, "name", renamed) if renamed
+          %w[type key required default generated meaning].each { |fact| context.set(known.id, fact, nil) }
+        end
+      end
+
+      def tell(teller, table)
+        columns = columns(teller.set, table.id)
+        told = columns.flat_map { |one| [:comma, *words(teller, one)] }.drop(1)
+        [*(teller.say(teller.thing(table.id), "has", *told) if columns.any?), *(teller.say(teller.thing(table.id), "comes", *Threads.words(teller, table)) if table["thread"]),
+         *checks(teller.set, table.id).map { |one| teller.say(teller.thing(table.id), "checks", Statements::Quoting.quote(one["expression"].to_s), *Threads.words(teller, one)) }]
+      end
+
+      def words(teller, column)
+        [teller.name(column.name), *(column["type"]&.then { |type| type_words(teller, type) }), *FLAGS.filter_map { |fact, said| said if column[fact] },
+         *TEXTS.flat_map { |fact, said| column[fact] ? [said, Statements::Quoting.quote(column[fact])] : [] }, *Threads.words(teller, column)]
+      end
+
+      def type_words(teller, type) = type.match?(ColumnsSlot::TYPE) ? [type] : ["of type", Statements::Quoting.quote(type)].tap { teller }
+
+      def tell_reference(teller, reference)
+        from, to = reference.targets("column").map { |id| teller.set.element(id) }, reference.targets("key").map { |id| teller.set.element(id) }
+        key = columns(teller.set, reference.target("to")).select { |one| one["key"] }
+        return [teller.say(teller.thing(reference.target("from")), "refers to", teller.thing(reference.target("to")))] if from.empty?
+
+        [teller.say(teller.thing(reference.target("from")), "refers to", teller.thing(reference.target("to")), "by", *names(teller, from),
+                    *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(teller, to)]), *(["deleting", reference["deleting"]] if reference["deleting"]), *Threads.words(teller, reference))]
+      end
+
+      def tell_constraint(teller, constraint)
+        columns = constraint.targets("column").map { |id| teller.set.element(id) }
+        [teller.say(teller.thing(constraint.target("table")), constraint["type"] == "index" ? "is indexed by" : "is unique by", *names(teller, columns), *Threads.words(teller, constraint))]
+      end
+
+      def names(teller, columns) = columns.flat_map { |one| [:comma, teller.name(one.name)] }.drop(1)
+    end
+  end
+end
