@@ -8,7 +8,7 @@ require "securerandom"
 module Basalt
   LOADER = Zeitwerk::Loader.new.tap do |loader|
     loader.push_dir(__dir__)
-    loader.inflector.inflect("svg" => "SVG", "sql_name" => "SQLName", "csv" => "CSV", "sql_name" => "SQLName")
+    loader.inflector.inflect("svg" => "SVG", "csv" => "CSV", "sql_name" => "SQLName")
     loader.setup
   end
 

@@ -3,7 +3,8 @@
 module CommandLine
   # Finds the command that was asked for and runs it.
   module Main
-    COMMANDS = { "start" => "Start", "check" => "Check", "read" => "Read", "draw" => "Draw", "import" => "Import", "convert" => "Convert" }.freeze
+    COMMANDS = { "start" => "Start", "check" => "Check", "read" => "Read", "draw" => "Draw", "import" => "Import", "convert" => "Convert",
+                 "derive" => "Derive", "sql" => "Sql" }.freeze
 
     module_function
 

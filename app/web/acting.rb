@@ -107,7 +107,7 @@ module Web
       def title(set, element)
         return "nothing" unless element
 
-        element.relation? ? "#{element.kind} #{element.targets.map { |id| set.element(id)&.name }.join(' – ')}" : element.name
+        element.relation? ? "#{element.kind} #{element.poles.map { |id| set.element(id)&.name }.join(' – ')}" : element.name
       end
 
       private

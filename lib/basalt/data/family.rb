@@ -8,7 +8,7 @@ module Basalt
       module_function
 
       def kinds = Kinds::ALL
-      def notations = [Notation::Entities.new]
+      def notations = [Notation::Entities.new, Notation::Tables.new]
       def forms = Sentences::FORMS + Sentences::TABLES
       def qualities = Sentences::QUALITIES
       def tellings = Sentences::TELLINGS

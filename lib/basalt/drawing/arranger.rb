@@ -28,7 +28,7 @@ module Basalt
         clear_pins(laid)
         @board.survey
         lines = writing.lines_on(draft, sheet_id)
-        lines = lines.select { |line| line.targets.any? { |id| laid.key?(id) } } if only
+        lines = lines.select { |line| line.poles.any? { |id| laid.key?(id) } } if only
         unplaced.each { |placement| @settling.settle(placement) }
         lines.each { |line| @ways.draw_through(line, laid.dig(line.id, :route, "points") || []) }
         lines.each { |line| @ways.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
@@ -42,7 +42,7 @@ module Basalt
         unplaced.sort_by(&:ordinal).each { |placement| @settling.settle(placement) }
         grown = draft.things_on(sheet_id).select { |thing| outgrown?(thing) }.each { |thing| grow(placement(thing.id), *writing.size(draft, thing)) }.to_set(&:id)
         lines = writing.lines_on(draft, sheet_id)
-        @ways.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.targets.any? { |id| grown.include?(id) } })
+        @ways.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.poles.any? { |id| grown.include?(id) } })
         draft
       end
 
@@ -88,7 +88,7 @@ module Basalt
         end
       end
 
-      def ends_kept?(line) = line.targets.none? { |id| placement(id)&.pinned || displaced.include?(id) }
+      def ends_kept?(line) = line.poles.none? { |id| placement(id)&.pinned || displaced.include?(id) }
       def displaced = @displaced ||= Set.new
 
       # What the draft moved, altered or struck no longer stands where the ground has it.
@@ -129,7 +129,7 @@ module Basalt
         lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
         lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
-        lines.uniq(&:id).select { |line| writing.draws_line?(draft, line) && line.targets.all? { |id| placement(nesting.stand_in(id))&.box } }
+        lines.uniq(&:id).select { |line| writing.draws_line?(draft, line) && line.poles.all? { |id| placement(nesting.stand_in(id))&.box } }
       end
 
       # The lines that lead out of a boundary which was collapsed or opened.

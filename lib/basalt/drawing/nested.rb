@@ -35,7 +35,7 @@ module Basalt
         blocks = things.select { |thing| @inside.key?(thing.id) }.to_h { |thing| [thing.id, framed(thing.id, group(thing.id, &))] }
         lines = lines(parent)
         laid = yield(things, lines, closed_sizes(things).merge(blocks.transform_values { |inner| [inner.w, inner.h] }))
-        laid = laid.except(*lines.select { |line| line.targets.any? { |id| blocks.key?(id) } }.map(&:id))
+        laid = laid.except(*lines.select { |line| line.poles.any? { |id| blocks.key?(id) } }.map(&:id))
         blocks.reduce(laid) { |all, (id, inner)| all.merge(moved(inner.laid, laid[id][:x], laid[id][:y])) }
       end
 
@@ -46,10 +46,10 @@ module Basalt
       # The lines whose ends lie in different members of a group.
       def lines(parent)
         @lines.filter_map do |line|
-          ends = line.ends.map { |one| one.with(target_id: member(one.target_id, parent)) }
+          ends = line.ends.values_at(0, -1).map { |one| one.with(target_id: member(one.target_id, parent)) }
           next if ends.any? { |one| one.target_id.nil? }
 
-          same = ends.map(&:target_id) == line.targets
+          same = ends.map(&:target_id) == line.poles
           next line if same
           next if ends.map(&:target_id).uniq.one?
 

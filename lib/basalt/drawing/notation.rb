@@ -39,7 +39,7 @@ module Basalt
       def part(set, sheet_id, only)
         things = set.things_on(sheet_id).select { |thing| draws?(thing) && (only.nil? || only.include?(thing.id)) }
         ids = things.to_set(&:id)
-        [things, lines_on(set, sheet_id).select { |line| line.targets.all? { |id| ids.include?(id) } }]
+        [things, lines_on(set, sheet_id).select { |line| line.poles.all? { |id| ids.include?(id) } }]
       end
 
       # @return [Array(Numeric, Numeric)] width and height of a thing's symbol, px
@@ -98,6 +98,12 @@ module Basalt
 
       def pen(_line) = :line
 
+      # So near to its ends a line leaves others whole: they meet at the same thing, px.
+      ENDS = 9
+
+      # @return [Array] the points along which a line leaves a gap in those beneath it
+      def passing(route) = Layout::Polyline.shortened(route, ENDS)
+
       # @return [Array<Array(String, Symbol, Object, Object)>] words, type of sample, sample and mark
       #   of what the legend can explain; an entry is shown when its mark occurs
       def legend = []
@@ -125,8 +131,9 @@ module Basalt
       # @return [Hash{String => Hash}] for each element id what its placement becomes
       def reshape(_set, _sheet_id, _line) = {}
 
-      # @return [Layout::Terminal] where lines can end at a thing
-      def terminal(_set, _thing, placement) = Layout::BoxTerminal.new(placement.box)
+      # @param line [Model::Element] that is to end there
+      # @return [Layout::Terminal] where it can end at a thing
+      def terminal(_set, _thing, placement, _line) = Layout::BoxTerminal.new(placement.box)
 
       # @return [Array<Layout::Box>] what lines may cross, of a thing, but no other thing may stand on
       def bars(_set, _thing, _placement) = []

@@ -46,6 +46,8 @@ module Basalt
         inner: { fill: "none", stroke: BASALT, "stroke-width" => 1.25 },
         double: { fill: "none", stroke: SLATE, "stroke-width" => 5 },
         between: { fill: "none", stroke: PAPER, "stroke-width" => 2.5 },
+        # The head of a table.
+        bar: { fill: SLATE, stroke: SLATE, "stroke-width" => 1 },
         halo: { fill: PAPER }
       }.freeze
 

@@ -6,8 +6,6 @@ module Basalt
     class Scene
       LAYERS = %i[furniture boundaries lines things labels].freeze
       MARGIN = 40
-      # So near to its ends a line leaves others whole: they meet at the same thing, px.
-      ENDS = 9
 
       # @param set [Model::WorkingSet, Change::Draft]
       # @param findings [Array<Checks::Finding>] what they are about is marked
@@ -82,7 +80,7 @@ module Basalt
       def hidden?(element)
         return nesting.hidden?(element.id) unless element.relation?
 
-        element.targets.uniq.length > 1 && element.targets.map { |id| nesting.stand_in(id) }.uniq.one?
+        element.poles.uniq.length > 1 && element.poles.map { |id| nesting.stand_in(id) }.uniq.one?
       end
 
       def symbol(element, placement, boundary)
@@ -106,8 +104,8 @@ module Basalt
         return [] unless placement.route && writing.draws_line?(set, line) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
 
         [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
-                  shapes: [Shapes.polyline(Layout::Polyline.shortened(placement.route["points"], ENDS), :passing), *writing.line_shapes(set, line, placement.route["points"], placement.route["labels"] || {})],
-                  data: { ends: line.targets.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
+                  shapes: [Shapes.polyline(writing.passing(placement.route["points"]), :passing), *writing.line_shapes(set, line, placement.route["points"], placement.route["labels"] || {})],
+                  data: { ends: line.poles.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
          Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
                   shapes: said(line, placement) + count(line, placement))]
       end
@@ -133,7 +131,7 @@ module Basalt
       end
 
       def line_title(line)
-        "#{line.kind}: #{line.targets.map { |id| set.element(id).name }.join(' – ')}"
+        "#{line.kind}: #{line.poles.map { |id| set.element(id).name }.join(' – ')}"
       end
 
       def label_shapes(label, places, line)

@@ -22,7 +22,7 @@ module Basalt
         x, y = placed.x ? [placed.x, placed.y] : spot(thing, w, h)
         Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)
         stand(thing.id)
-        lines = draft.relations_of(thing.id).select { |line| writing.draws_line?(draft, line) && line.targets.all? { |id| placement(id)&.box } }
+        lines = draft.relations_of(thing.id).select { |line| writing.draws_line?(draft, line) && line.poles.all? { |id| placement(id)&.box } }
         lines.each { |line| @ways.reshape(line) }
       end
 

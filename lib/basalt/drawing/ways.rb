@@ -64,14 +64,14 @@ module Basalt
       def route(line)
         ground.remove(line.id)
         reshape(line)
-        from, to = line.targets.values_at(0, -1).map { |id| nesting.stand_in(id) }
-        return hide(line) if from == to && line.targets.uniq.length > 1
+        from, to = line.poles.map { |id| nesting.stand_in(id) }
+        return hide(line) if from == to && line.poles.uniq.length > 1
         return take_route(line, loop_at(from)) if from == to
 
         before = followed(line)
         return take_route(line, before) if before && placement(line.id).kept?
 
-        terminals = [from, to].map { |id| writing.terminal(draft, draft.element(id), placement(id)) }
+        terminals = [from, to].map { |id| writing.terminal(draft, draft.element(id), placement(id), line) }
         own = [from, to, line.id, *nesting.ancestors(from), *nesting.ancestors(to)]
         points = Layout::Router.new(ground.things, ground.lines).route(*terminals, own, before:)
         take_route(line, points) if points
@@ -86,9 +86,9 @@ module Basalt
       def followed(line)
         was = draft.base.placement(sheet_id, line.id)&.route
         was &&= placement(line.id)&.route
-        return unless was && draft.base.element(line.id)&.targets == line.targets
+        return unless was && draft.base.element(line.id)&.poles == line.poles
 
-        from, to = line.targets.values_at(0, -1).map { |id| shift(nesting.stand_in(id)) }
+        from, to = line.poles.map { |id| shift(nesting.stand_in(id)) }
         return unless from && to
 
         Layout::Polyline.drag_start(Layout::Polyline.drag_start(was["points"], *from).reverse, *to).reverse
@@ -118,7 +118,7 @@ module Basalt
         return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
 
         beside = to[:x] == placed.x ? [] : writing.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
-        ground.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.targets.include?(id) } &&
+        ground.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.poles.include?(id) } &&
           beside.all? { |box| ground.things.free?(box) { |id| id == placed.element_id } && (ground.lines_through(box) - [line.id]).empty? }
       end
 
@@ -128,7 +128,7 @@ module Basalt
         return true if placed.nil? || placed.route.nil? || moved?(line) || rejoined?(line) || turned?(line)
         return false if placed.kept?
 
-        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !ground.things.free?(box) { |id| line.targets.include?(id) || line.targets.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
+        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !ground.things.free?(box) { |id| line.poles.include?(id) || line.poles.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
       end
 
       # One of its ends is at something else since a boundary was collapsed or opened.
@@ -136,17 +136,17 @@ module Basalt
         return false unless nesting.any?
 
         before = Nesting.new(draft.base, sheet_id)
-        line.targets.any? { |id| draft.base.element(id) && before.stand_in(id) != nesting.stand_in(id) }
+        line.poles.any? { |id| draft.base.element(id) && before.stand_in(id) != nesting.stand_in(id) }
       end
 
       def rejoined?(line)
         before = draft.base.element(line.id)
-        before && before.targets != line.targets
+        before && before.poles != line.poles
       end
 
       def moved?(line)
         @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.element_id }
-        line.targets.any? { |id| @moved.include?(nesting.stand_in(id)) }
+        line.poles.any? { |id| @moved.include?(nesting.stand_in(id)) }
       end
 
       def relabel(line)

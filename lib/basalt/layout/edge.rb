@@ -3,12 +3,15 @@
 module Basalt
   module Layout
     # A line to lay out between two nodes. +room+ is the width, in px, that labels need at each
-    # end, and +middle+ what one in the middle needs.
-    Edge = Value.of(:id, :from, :to, :from_room, :to_room, :middle) do
+    # end, and +middle+ what one in the middle needs. +from_port+ and +to_port+, where given, are
+    # how far from the left edge of its node each end is, px.
+    Edge = Value.of(:id, :from, :to, :from_room, :to_room, :middle, :from_port, :to_port) do
       def initialize(from_room: 0, to_room: 0, middle: 0, **rest)
         super(from_room:, to_room:, middle:, **rest)
       end
 
+      # @return [Numeric, nil]
+      def port(node_id) = node_id == from ? from_port : to_port
       def room(node_id) = node_id == from ? from_room : to_room
     end
   end

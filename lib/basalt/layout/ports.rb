@@ -37,6 +37,10 @@ module Basalt
         cell = group.first.cell
         return group.each { |at| at.x = cell.x + 1 } unless cell.node
 
+        fixed, group = group.partition { |at| at.part.edge.port(cell.id) }
+        fixed.each { |at| at.x = cell.x + at.part.edge.port(cell.id) }
+        return if group.empty?
+
         surface = cell.node.public_send(group.first.side)
         sorted = group.sort_by { |at| [at.other.x, at.other.cell.level] }
         rooms = sorted.map { |at| [at.part.edge.room(cell.id) + 8, Layered::PITCH].max }

@@ -15,6 +15,9 @@ module Basalt
       # @return [String, nil] id of the element at the end with that role
       def target(role) = ends.find { |e| e.role == role }&.target_id
       def targets(role = nil) = ends.select { |e| role.nil? || e.role == role }.map(&:target_id)
+
+      # @return [Array<String>] ids of what a relation is drawn between: its first and its last end
+      def poles = ends.empty? ? [] : [ends.first.target_id, ends.last.target_id]
       def description = Catalogue.kind(kind)
       def noun = description.noun(self)
     end

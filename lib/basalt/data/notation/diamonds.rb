@@ -56,7 +56,7 @@ module Basalt
 
         def strip = 52
 
-        def terminal(set, thing, placement)
+        def terminal(set, thing, placement, _line)
           cluster = cluster(set, thing)
           middle = rounded(cluster.middle(placement.box))
           thing.kind == "meeting" ? Layout::CornersTerminal.new(middle, cluster.open_sides) : Layout::SidesTerminal.new(middle, cluster.open_sides)

@@ -86,7 +86,7 @@ module Basalt
           { top: Layout::Surface.new(from: w / 2, to: w / 2, y: 0), bottom: Layout::Surface.new(from: w / 2, to: w / 2, y: h) }
         end
 
-        def terminal(_set, thing, placement)
+        def terminal(_set, thing, placement, _line)
           thing.kind == "meeting" ? Layout::CornersTerminal.new(placement.box, [[0, -1], [0, 1], [-1, 0], [1, 0]]) : super
         end
 

@@ -29,15 +29,15 @@ module Basalt
         private
 
         def edges
-          @lines.reject { |line| line.targets.uniq.one? }.map do |line|
+          @lines.reject { |line| line.poles.uniq.one? }.map do |line|
             middle = @notation.labels(@set, line).sum(&:width)
-            Layout::Edge.new(id: line.id, from: line.targets[0], to: line.targets[1], from_room: SIGNS, to_room: SIGNS, middle:)
+            Layout::Edge.new(id: line.id, from: line.poles[0], to: line.poles[1], from_room: SIGNS, to_room: SIGNS, middle:)
           end
         end
 
         def node(entity)
           node = @notation.node(@set, entity, levels.fetch(entity.id))
-          looped = @lines.any? { |line| line.targets.uniq == [entity.id] }
+          looped = @lines.any? { |line| line.poles.uniq == [entity.id] }
           looped ? node.with(w: node.w + LOOP, beside: false) : node
         end
 
@@ -59,7 +59,7 @@ module Basalt
 
         def near
           @near ||= @lines.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |line, table|
-            one, other = line.targets
+            one, other = line.poles
             table[one] << other
             table[other] << one
           end

@@ -86,7 +86,7 @@ module Basalt
         def computed(set, element) = Facts.of(set, element)
         def computed_headings(kind) = Facts.headings(kind)
 
-        def terminal(_set, thing, placement)
+        def terminal(_set, thing, placement, _line)
           thing.kind == "subnet" ? Layout::RailTerminal.new(Bus.rails(placement)) : super
         end
 

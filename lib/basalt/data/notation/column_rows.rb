@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Notation
+      # A table as a box with a row for each column: marks, name, type, and at the right the
+      # constraints that join several columns, each with a number of its own.
+      class ColumnRows
+        HEAD = 30
+        ROW = 18
+        FOOT = 8
+        LEAST = 150
+        MOST = 420
+        MARKS = 34
+        GAP = 14
+        S = Drawing::Shapes
+
+        def initialize(set, table)
+          @table = table
+          @columns = Tabling.columns(set, table.id)
+          @foreign = Tabling.references(set, table.id).flat_map { |one| one.targets("column") }.to_set
+          @joint = Tabling.constraints(set, table.id)
+          @checked = Tabling.checks(set, table.id).map { |one| one["expression"].to_s }
+        end
+
+        # @return [Array(Integer, Integer)] width and height, px
+        def size
+          name, type, rest = widths
+          wanted = [Drawing::Pens.width(@table.name, :name) + 24, MARKS + name + GAP + type + (rest.positive? ? GAP + rest : 0) + 10].max
+          [wanted.clamp(LEAST, MOST).ceil, HEAD + (@columns.empty? ? 0 : FOOT + (ROW * @columns.length))]
+        end
+
+        # @return [Numeric] how far down the middle of a column's row is, px
+        def row(column_id)
+          index = @columns.index { |column| column.id == column_id }
+          index ? HEAD + 12 + (index * ROW) : HEAD / 2
+        end
+
+        def marks
+          @columns.flat_map { |column| [*("#" if column["key"]), *(">" if @foreign.include?(column.id)), *("*" if column["required"] && !column["key"]), *("=" if column["default"]), *("/" if column["generated"])] }.uniq +
+            @joint.map { |one| one["type"] == "unique" ? "u" : "i" }.uniq + (@checked.any? ? ["?"] : [])
+        end
+
+        # @return [Array] shapes
+        def shapes(box)
+          [S.rect(box.x, box.y, box.w, box.h, @table.assumed ? :assumed : :outline), S.rect(box.x, box.y, box.w, 4, :bar),
+           S.text(box.x + 12, box.y + 21, Drawing::Pens.fit(@table.name, :name, box.w - 20), :name), *list(box)]
+        end
+
+        private
+
+        def widths
+          [[@columns, ->(column) { Drawing::Pens.width(column.name, :member) }], [@columns, ->(column) { Drawing::Pens.width(type(column), :identifier) }],
+           [@columns, ->(column) { Drawing::Pens.width(joined(column), :identifier) }]].map { |columns, width| columns.map(&width).max || 0 }
+        end
+
+        def type(column) = column["type"].to_s
+
+        # The constraints that a column is in: those over the same columns have the same number.
+        def joined(column)
+          %w[unique index].flat_map do |type|
+            all = @joint.select { |one| one["type"] == type }
+            all.each_with_index.filter_map { |one, index| "#{type[0]}#{index + 1 if all.length > 1}" if one.targets("column").include?(column.id) }
+          end.join(" ")
+        end
+
+        def mark(column)
+          [("#" if column["key"]), (">" if @foreign.include?(column.id)), ("*" if column["required"] && !column["key"]), ("=" if column["default"]), ("/" if column["generated"]),
+           ("?" if @checked.any? { |text| text.match?(/\b#{Regexp.escape(column.name)}\b/) })].compact.join
+        end
+
+        def list(box)
+          return [] if @columns.empty?
+
+          name, type, = widths
+          room = [box.w - MARKS - GAP - type - 10, 40].max
+          rule = S.path("M#{S.n box.x} #{S.n box.y + HEAD}H#{S.n box.right}", :rule)
+          [rule] + @columns.each_with_index.flat_map do |column, index|
+            y = box.y + HEAD + 17 + (index * ROW)
+            [S.text(box.x + 10, y, mark(column), :label), S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
+             S.text(box.x + MARKS + [name, room].min + GAP, y, Drawing::Pens.fit(type(column), :identifier, [box.w - MARKS - [name, room].min - GAP - 8, 20].max), :identifier),
+             S.text(box.right - 8, y, joined(column), :identifier, :end)]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Notation
+      # Tables with their columns and constraints; a line runs from the row of a foreign key to
+      # the row of the key that it refers to.
+      class Tables < Drawing::Notation
+        def name = "tables"
+        def things = %w[table]
+        def lines = %w[reference]
+        def examples = ["table crews", "crews has crew_id bigint key, code varchar(12) required", "crews is unique by code"]
+        def chips = [%w[table b]]
+
+        def size(set, table) = ColumnRows.new(set, table).size
+        def thing_shapes(set, table, placement) = ColumnRows.new(set, table).shapes(placement.box)
+
+        def line_shapes(set, reference, route, labels)
+          columns = reference.targets("column").map { |id| set.element(id) }
+          least = columns.any? && columns.all? { |column| column["required"] } ? 1 : 0
+          super + CrowsFoot.shapes(route, Cardinality.new(least: nil, most: once?(set, reference) ? 1 : Float::INFINITY)) + CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
+        end
+
+        # Lines to one key share their last run.
+        def passing(route) = route.length > 3 ? route[1..-2] : super
+
+        def legend
+          [["key", :text, "#", "#"], ["foreign key", :text, ">", ">"], ["required", :text, "*", "*"], ["default", :text, "=", "="], ["generated", :text, "/", "/"],
+           ["in a check", :text, "?", "?"], ["unique together", :text, "u1", "u"], ["index", :text, "i1", "i"], ["refers to", :pen, :line, :line]]
+        end
+
+        def marks(set, element) = element.relation? ? [:line] : ColumnRows.new(set, element).marks
+
+        def tidy(set, sheet_id, only: nil) = TablesLayout.new(self, set, *part(set, sheet_id, only)).placements
+
+        def spots(_set, _sheet_id, _thing, size, extent)
+          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
+          (0..40).lazy.flat_map { |row| (0..5).map { |column| [extent.x + (column * (size[0] + 110)), extent.y + (row * 120)] } }
+        end
+
+        def terminal(set, table, placement, reference)
+          Layout::RowTerminal.new(placement.box, placement.y + port(set, table, reference, reference.target("from") == table.id ? "column" : "key"))
+        end
+
+        # @return [Numeric] how far down a line ends at a table, px
+        def port(set, table, reference, role) = ColumnRows.new(set, table).row(reference.targets(role).first)
+
+        private
+
+        # @return [Boolean] whether at most one row refers to each
+        def once?(set, reference)
+          columns = reference.targets("column").sort
+          table = reference.target("from")
+          key = Tabling.columns(set, table).select { |column| column["key"] }.map(&:id).sort
+          columns.any? && (columns == key || Tabling.constraints(set, table).any? { |one| one["type"] == "unique" && one.targets("column").sort == columns })
+        end
+      end
+    end
+  end
+end
