@@ -46,6 +46,7 @@ module Web
     register JournalRoutes
     register ImageRoutes
     register IntakeRoutes
+    register DataRoutes
 
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }
     error(ActiveRecord::RecordNotFound) { refuse("There is nothing at this address.", 404) }

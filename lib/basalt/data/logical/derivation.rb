@@ -7,8 +7,8 @@ module Basalt
       # and what a person refined and is kept.
       class Derivation
         # One difference. +act+ is +:add+, +:alter+, +:drop+ or +:keep+ (told, and nothing is done);
-        # +key+ names it, +words+ tell it.
-        Step = Value.of(:act, :key, :words, :change) do
+        # +key+ names it, +words+ tell it and +why+ gives the reason.
+        Step = Value.of(:act, :key, :words, :change, :why) do
           def apply(draft) = change&.call(draft)
         end
 

@@ -31,10 +31,10 @@ module Basalt
 
         private
 
-        def step(act, key, words, &change) = Derivation::Step.new(act:, key: "#{act} #{@wanted.thread} #{key}", words:, change:)
+        def step(act, key, words, why: nil, &change) = Derivation::Step.new(act:, key: "#{act} #{@wanted.thread} #{key}", words:, change:, why:)
 
         def adding
-          step(:add, "table", "table #{@wanted.name} with #{English.count(@wanted.columns.length, 'column')}") do |draft|
+          step(:add, "table", "table #{@wanted.name} with #{English.count(@wanted.columns.length, 'column')}", why:) do |draft|
             table = put(draft, Change::Add.new(kind: "table", name: free(draft, @wanted.name), facts: { "thread" => @wanted.thread, "why" => why }))
             @wanted.columns.each { |column| add_column(draft, table.id, column) }
             @wanted.checks.each { |check| add_check(draft, table.id, check) }
@@ -151,7 +151,8 @@ module Basalt
 
         def joining(wanted, old)
           title = wanted.is_a?(Reference) ? "foreign key" : "uniqueness"
-          step(old ? :alter : :add, wanted.thread, "#{title} of #{@known&.name || @wanted.name}") do |draft|
+          columns = wanted.columns.map { |thread| @wanted.column(thread)&.name }.compact
+          step(old ? :alter : :add, wanted.thread, "#{title} of #{@known&.name || @wanted.name}: #{English.list(columns)}") do |draft|
             deleting = old && old["deleting"]
             draft.apply(Change::Remove.new(id: old.id)) if old && draft.element(old.id)
             join(draft, wanted, deleting)

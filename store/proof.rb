@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module Store
+  # Runs a script in a scratch database of the real server, as a role that owns that database
+  # and can reach nothing else, within limits on time and space; both are gone afterwards.
+  class Proof
+    # Seconds for one statement, and for all.
+    STATEMENT = 5
+    ALL = 30
+
+    # How it ended: the number of statements that ran, and of the one that failed the server's
+    # own +message+, the +element_id+ it is about and the +line+ of SQL that the server points at.
+    Outcome = Basalt::Value.of(:ran, :message, :element_id, :line) do
+      def passed? = message.nil?
+    end
+
+    # @param statements [Array<Basalt::Data::Physical::Script::Statement>]
+    # @return [Outcome]
+    # @raise [Basalt::Mistake] where the server does not give a scratch database
+    def self.of(statements) = new.run(statements)
+
+    def initialize
+      @name = "proof_#{SecureRandom.hex(8)}"
+      @password = SecureRandom.hex(16)
+      @ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + ALL
+    end
+
+    def run(statements)
+      make
+      scratch = PG.connect(**address, dbname: @name, user: @name, password: @password)
+      attempt(scratch, statements)
+    rescue PG::InsufficientPrivilege
+      raise Basalt::Mistake, "The server does not let Basalt make a scratch database, so nothing can be proved on it."
+    rescue PG::ConnectionBad, PG::UnableToSend
+      raise Basalt::Mistake, "The server went away while the script ran. Nothing of it was kept."
+    ensure
+      scratch&.close unless scratch&.finished?
+      clear
+    end
+
+    private
+
+    def attempt(scratch, statements)
+      statements.each_with_index do |statement, index|
+        return Outcome.new(ran: index, message: "the script takes longer than #{ALL} seconds", element_id: statement.element_id) if Process.clock_gettime(Process::CLOCK_MONOTONIC) > @ends
+
+        scratch.exec(statement.text)
+      rescue PG::ConnectionBad, PG::UnableToSend
+        raise
+      rescue PG::Error => e
+        return failed(index, statement, e)
+      end
+      Outcome.new(ran: statements.length)
+    end
+
+    def failed(index, statement, error)
+      said = error.result
+      position = said&.error_field(PG::Result::PG_DIAG_STATEMENT_POSITION)&.to_i
+      message = said&.error_field(PG::Result::PG_DIAG_MESSAGE_PRIMARY) || error.message.strip
+      Outcome.new(ran: index, message:, element_id: statement.element_id, line: position && line_at(statement.text, position))
+    end
+
+    # @param position [Integer] of a character, from 1
+    def line_at(text, position) = text.lines[text[0, position - 1].count("\n")].strip.delete_suffix(",")
+
+    def make
+      admin.exec("CREATE ROLE #{@name} LOGIN PASSWORD '#{@password}' NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION CONNECTION LIMIT 2")
+      { "statement_timeout" => "#{STATEMENT}s", "lock_timeout" => "2s", "temp_file_limit" => "100MB", "idle_in_transaction_session_timeout" => "10s" }
+        .each { |setting, value| admin.exec("ALTER ROLE #{@name} SET #{setting} = '#{value}'") }
+      admin.exec("CREATE DATABASE #{@name} OWNER #{@name} TEMPLATE template0")
+      # Whoever may not say so, may not reach what Basalt keeps either.
+      admin.exec("REVOKE CONNECT ON DATABASE #{PG::Connection.quote_ident(admin.db)} FROM PUBLIC")
+    end
+
+    def clear
+      return unless @admin
+
+      @admin.exec("DROP DATABASE IF EXISTS #{@name} WITH (FORCE)")
+      @admin.exec("DROP ROLE IF EXISTS #{@name}")
+    rescue PG::Error => e
+      warn "the scratch database #{@name} could not be removed: #{e.message}"
+    ensure
+      @admin&.close
+      @admin = nil
+    end
+
+    def admin = @admin ||= PG.connect(ActiveRecord::Base.connection_db_config.configuration_hash[:url] || ENV.fetch("DATABASE_URL"))
+    def address = { host: admin.host, port: admin.port }
+  end
+end
