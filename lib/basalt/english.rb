@@ -33,12 +33,49 @@ module Basalt
     # @return [String] for more than one
     def plural(noun) = last_word(noun) { |word| INFLECTOR.pluralize(word) }
 
+    # Words that begin a verb phrase, and those that make one of the word before them.
+    AUXILIARIES = %w[is are was were be has have had does do did can could may might must shall should will would].freeze
+    PARTICLES = %w[to of out up in on at for from by with off into under over through about as after against between down upon within without].freeze
+    # Endings of nouns made from verbs, in one or in many.
+    NOMINAL = /(ment|ship|tion|sion|ness|ity|ance|ence|dom|hood|age|ure|ery|ism|ist|logy|al)(s|ies)?\z/i
+    BASES = %w[accept acknowledge act add alert allocate allow answer apply approve arrange ask assess assign attend authorise belong book bring build buy call cancel carry cause change charge check
+               choose close collect come comprise concern confirm connect consist contact contain control cover create deal decide deliver depend describe design detect determine direct do drive
+               drop dispatch earn employ enrol enter escalate examine experience feed fill find fit fix follow form fulfil gather get give go govern grant group handle have head help hold house identify
+               include inform inspect install instruct invoice involve issue join keep know lead leave lend let like link list live locate log maintain make manage mark measure meet mentor mention move
+               name need notify observe occupy occur offer open operate order organise own park pass pay perform place plan play precede prescribe produce provide publish purchase put qualify quote
+               raise rank reach read receive record refer register reject relate release rent repair replace report represent request require reserve reside respond return review run satisfy schedule
+               see sell send serve set settle share ship show sign signal specify spend sponsor staff start stand stay stock stop store study submit succeed supervise supply support take teach tell test
+               track train transfer transport treat trigger turn undergo undertake update use validate visit wait want watch wear win work write].to_set.freeze
+
+    # @return [Boolean] whether words can stand between a subject and an object as their verb, as
+    #   far as form and a list of common verbs tell
+    def verb_phrase?(words)
+      first, second = words.downcase.split.grep(/[[:alpha:]]/)
+      return false if first.nil?
+      return true if AUXILIARIES.include?(first) || BASES.include?(base(first))
+      return false if first.match?(NOMINAL) && !first.match?(/(raises|averages|manages|measures)\z/)
+
+      PARTICLES.include?(second.to_s) ? first.match?(/(s|ed|ing)\z/) : first.match?(/[^s]s\z/) && words.split.length == 1 && !first.match?(/(us|is|ers|ors)\z/)
+    end
+
+    # @return [String] a verb as it stands in a list of words
+    def base(verb)
+      case verb
+      when /ies\z/ then verb.sub(/ies\z/, "y")
+      when /(ch|sh|ss|x|zz|o)es\z/ then verb.delete_suffix("es")
+      when /[^s]s\z/ then verb.delete_suffix("s")
+      else verb
+      end
+    end
+
     # @return [String] for one
     def singular(noun) = last_word(noun) { |word| INFLECTOR.singularize(word) }
 
     # @return [Boolean] whether a noun is there for more than one
     def plural?(noun)
       word = noun[/\S+\z/].to_s
+      return false if word.match?(/(ss|us|is|as|os)\z/i)
+
       INFLECTOR.pluralize(word).casecmp?(word) && !INFLECTOR.singularize(word).casecmp?(word)
     end
 

@@ -13,7 +13,9 @@ module Basalt
       def qualities = Sentences::QUALITIES
       def tellings = Sentences::TELLINGS
       def slots = Sentences::SLOTS
-      def checks = [Checks::NoKey]
+
+      # One file a check; each registers by being there.
+      def checks = Dir[File.join(__dir__, "checks/*.rb")].sort.map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) }
 
       # What is told behind the declaration of an entity or a table.
       def details(teller, thing)

@@ -9,12 +9,19 @@ module Basalt
         LIKELY = /\b(code|number|no|id|identifier|reference)\b/i
 
         def findings
-          set.of_kind("entity").reject { |entity| Describing.of(set, entity.id).any? { |attribute| attribute["key"] } }.map do |entity|
+          set.of_kind("entity").reject { |entity| told_apart?(entity) }.map do |entity|
             finding(entity.id, "#{entity.name} has no key", "Nothing says how one #{entity.name} is told from another.", repair: choose(entity))
           end
         end
 
         private
+
+        # By a key, as a weak entity by its owner and its partial key, or as the kind of another by the key of that.
+        def told_apart?(entity)
+          attributes = Describing.simple(set, entity.id) + Describing.of(set, entity.id)
+          attributes.any? { |attribute| attribute["key"] || (attribute["partial"] && Dependence.weak?(entity)) } || Specialising.generals(set, entity.id).any? ||
+            (Dependence.weak?(entity) && Dependence.of(set, entity.id).length > 1)
+        end
 
         def choose(entity)
           attribute = Describing.of(set, entity.id).find { |candidate| candidate.name.match?(LIKELY) && !candidate["many"] }

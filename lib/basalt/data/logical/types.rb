@@ -18,6 +18,20 @@ module Basalt
         ].freeze
         OTHER = "text"
 
+        # Names of one type.
+        SAME = { "int" => "integer", "int4" => "integer", "int8" => "bigint", "int2" => "smallint", "serial" => "integer", "bigserial" => "bigint", "smallserial" => "smallint", "decimal" => "numeric",
+                 "character varying" => "varchar", "bool" => "boolean", "float8" => "double precision", "float4" => "real", "timestamp with time zone" => "timestamptz",
+                 "timestamp without time zone" => "timestamp", "character" => "char", "bpchar" => "char" }.freeze
+
+        # @return [String] the usual name of a type
+        def self.usual(type)
+          name, rest = type.to_s.downcase.strip.match(/\A([^(\[]*?)\s*([(\[].*)?\z/).captures
+          "#{SAME.fetch(name, name)}#{rest&.delete(' ')}"
+        end
+
+        # Texts may differ in length: what is referred to is a text all the same.
+        def self.same?(one, other) = usual(one) == usual(other)
+
         def self.guess(name) = RULES.find { |shape, _| name.match?(shape) }&.last || OTHER
       end
     end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Checks
+      # A way over an entity to which not everything belongs: some can not be reached by it (Connolly and Begg, "Database Systems").
+      class ChasmTrap < Basalt::Checks::Check
+        rule "chasm-trap", :hint, reads: %w[entity relationship]
+
+        def findings
+          set.of_kind("entity").flat_map do |middle|
+            relations = set.relations_of(middle.id, "relationship")
+            optional = relations.filter_map { |one| step(one, middle.id) { |how_many| how_many.least&.zero? && how_many.most == 1 } }
+            onwards = relations.filter_map { |one| step(one, middle.id, across: true) { |how_many| how_many.most == 1 } }
+            optional.product(onwards).reject { |lower, upper| lower == upper || direct?(lower, upper) }.map { |lower, upper| trap(middle, lower, upper) }
+          end.uniq(&:key)
+        end
+
+        private
+
+        # @return [String, nil] id of the other end, where how many there are is as asked
+        def step(relationship, id, across: false)
+          here = relationship.ends.find { |joined| joined.target_id == id }
+          other = relationship.ends.find { |joined| joined.target_id != id } or return
+          other.target_id if yield Cardinality.read((across ? other : here).facts["cardinality"])
+        end
+
+        def direct?(one, other) = set.relations_of(one, "relationship").any? { |relationship| relationship.targets.include?(other) }
+
+        def trap(middle, lower, upper)
+          low, high = [lower, upper].map { |id| set.element(id).name }
+          finding([middle.id, lower, upper], "Not every #{low} leads to #{English.article(high)} #{high}", "#{English.article(low).capitalize} #{low} without #{English.article(middle.name)} #{middle.name} belongs to no #{high}. Where it does, relate the two directly.")
+        end
+      end
+    end
+  end
+end

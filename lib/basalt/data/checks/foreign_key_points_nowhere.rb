@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Checks
+      # A foreign key that refers to columns which are no key.
+      class ForeignKeyPointsNowhere < Basalt::Checks::Check
+        rule "foreign-key-points-nowhere", :error, reads: %w[reference column constraint]
+
+        def findings
+          set.of_kind("reference").reject { |reference| sound?(reference) }.map do |reference|
+            from, to = %w[from to].map { |role| set.element(reference.target(role)) }
+            finding([reference.id, from.id, to.id], "#{from.name} refers to #{to.name}, and no key of it", "A row could not tell which one it means: the columns referred to have to be the key, or unique.", repair: mend(reference, to))
+          end
+        end
+
+        private
+
+        def sound?(reference)
+          keys = reference.targets("key").sort
+          return false if keys.empty? || keys.length != reference.targets("column").length
+
+          candidates(reference.target("to")).include?(keys)
+        end
+
+        def candidates(table_id)
+          [Tabling.columns(set, table_id).select { |one| one["key"] }.map(&:id).sort, *Tabling.constraints(set, table_id).select { |one| one["type"] == "unique" }.map { |one| one.targets("column").sort }].reject(&:empty?)
+        end
+
+        # What it refers to becomes unique; where that is open, its own column is made.
+        def mend(reference, to)
+          keys = reference.targets("key")
+          return repair("Make #{keys.map { |id| set.element(id).name }.join(', ')} of #{to.name} unique", Change::Add.new(kind: "constraint", facts: { "type" => "unique" }, ends: [["table", to.id], *keys.map { |id| ["column", id] }])) if keys.any? && keys.length == reference.targets("column").length
+
+          repair("Strike the reference", Change::Remove.new(id: reference.id))
+        end
+      end
+    end
+  end
+end

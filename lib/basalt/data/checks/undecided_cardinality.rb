@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Checks
+      # An end of a relationship for which it is open how many there are.
+      class UndecidedCardinality < Basalt::Checks::Check
+        rule "undecided-cardinality", :hint, reads: %w[relationship participation]
+
+        READY = %w[ready approved issued].freeze
+
+        def findings
+          set.of_kind("relationship").select { |one| one.ends.any? { |joined| open?(joined) } }.map do |one|
+            names = one.ends.select { |joined| open?(joined) }.map { |joined| set.element(joined.target_id).name }
+            Basalt::Checks::Finding.new(id: self.class.id, severity: ready?(one) ? :warning : :hint, subjects: [one.id], message: "It is open how many #{English.list(names.map { |name| English.plural(name) }.uniq)} there are",
+                                        why: "#{one.name}: tables can be derived, on the safe side, but what the database has to hold is not known.")
+          end
+        end
+
+        private
+
+        def open?(joined) = Cardinality.read(joined.facts["cardinality"]).then { |how_many| how_many.least.nil? || how_many.most.nil? }
+
+        # A sheet that is marked ready has decided.
+        def ready?(one)
+          one.targets.flat_map { |id| set.sheets_of(id) }.uniq.any? { |id| READY.include?(set.sheets[id].status.to_s.downcase) }
+        end
+      end
+    end
+  end
+end

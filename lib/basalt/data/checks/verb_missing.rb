@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Checks
+      # A relationship that nobody gave a verb.
+      class VerbMissing < Basalt::Checks::Check
+        rule "verb-missing", :warning, reads: %w[relationship]
+
+        def findings
+          set.of_kind("relationship").select { |one| one.name == Relating::UNSAID }.map do |one|
+            names = one.targets.map { |id| set.element(id).name }
+            finding(one.id, "Nobody said how #{names.join(' and ')} are related", "Without a verb the sentence cannot be confirmed by anybody.")
+          end
+        end
+      end
+    end
+  end
+end

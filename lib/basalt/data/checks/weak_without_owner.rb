@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Checks
+      # A weak entity that depends on nothing.
+      class WeakWithoutOwner < Basalt::Checks::Check
+        rule "weak-without-owner", :error, reads: %w[entity dependence]
+
+        def findings
+          set.of_kind("entity").select { |entity| Dependence.weak?(entity) && Dependence.of(set, entity.id).empty? }.map do |entity|
+            finding(entity.id, "#{entity.name} is weak and has no owner", "A weak entity is told from others by what it belongs to, and nothing is said of that.", repair: mend(entity))
+          end
+        end
+
+        private
+
+        # What it is related to as one of many may be the owner; otherwise it stands alone.
+        def mend(entity)
+          owner = set.relations_of(entity.id, "relationship").filter_map { |one| owner(one, entity) }.first
+          return repair("Make #{owner.name} its owner", Change::Add.new(kind: "dependence", ends: [["weak", entity.id], ["owner", owner.id]])) if owner
+
+          repair("Let #{entity.name} stand alone", Change::Set.new(id: entity.id, fact: "strength", value: nil), *key(entity))
+        end
+
+        def owner(relationship, entity)
+          other = relationship.ends.find { |joined| joined.target_id != entity.id } or return
+          set.element(other.target_id) if Cardinality.read(other.facts["cardinality"]).then { |how_many| how_many.least == 1 && how_many.most == 1 }
+        end
+
+        # Its partial key is its key from then on.
+        def key(entity)
+          partial = Describing.of(set, entity.id).select { |attribute| attribute["partial"] }
+          return [Change::Add.new(kind: "attribute", name: "code", owner_id: entity.id, facts: { "key" => true })] if partial.empty? && Describing.of(set, entity.id).none? { |one| one["key"] || one.name == "code" }
+
+          partial.flat_map { |attribute| [Change::Set.new(id: attribute.id, fact: "partial", value: nil), Change::Set.new(id: attribute.id, fact: "key", value: true)] }
+        end
+      end
+    end
+  end
+end
