@@ -38,14 +38,16 @@ module Basalt
     PARTICLES = %w[to of out up in on at for from by with off into under over through about as after against between down upon within without].freeze
     # Endings of nouns made from verbs, in one or in many.
     NOMINAL = /(ment|ship|tion|sion|ness|ity|ance|ence|dom|hood|age|ure|ery|ism|ist|logy|al)(s|ies)?\z/i
-    BASES = %w[accept acknowledge act add alert allocate allow answer apply approve arrange ask assess assign attend authorise belong book bring build buy call cancel carry cause change charge check
-               choose close collect come comprise concern confirm connect consist contact contain control cover create deal decide deliver depend describe design detect determine direct do drive
-               drop dispatch earn employ enrol enter escalate examine experience feed fill find fit fix follow form fulfil gather get give go govern grant group handle have head help hold house identify
-               include inform inspect install instruct invoice involve issue join keep know lead leave lend let like link list live locate log maintain make manage mark measure meet mentor mention move
-               name need notify observe occupy occur offer open operate order organise own park pass pay perform place plan play precede prescribe produce provide publish purchase put qualify quote
-               raise rank reach read receive record refer register reject relate release rent repair replace report represent request require reserve reside respond return review run satisfy schedule
-               see sell send serve set settle share ship show sign signal specify spend sponsor staff start stand stay stock stop store study submit succeed supervise supply support take teach tell test
-               track train transfer transport treat trigger turn undergo undertake update use validate visit wait want watch wear win work write].to_set.freeze
+    BASES = %w[accept acknowledge act add alert allocate allow answer apply approve arrange ask assess assign attend authorise belong book bring build buy call
+               cancel carry cause change charge check choose close collect come comprise concern confirm connect consist contact contain control cover create deal
+               decide deliver depend describe design detect determine direct do drive drop dispatch earn employ enrol enter escalate examine experience feed fill
+               find fit fix follow form fulfil gather get give go govern grant group handle have head help hold house identify include inform inspect install
+               instruct invoice involve issue join keep know lead leave lend let like link list live locate log maintain make manage mark measure meet mentor mention
+               move name need notify observe occupy occur offer open operate order organise own park pass pay perform place plan play precede prescribe produce
+               provide publish purchase put qualify quote raise rank reach read receive record refer register reject relate release rent repair replace report
+               represent request require reserve reside respond return review run satisfy schedule see sell send serve set settle share ship show sign signal specify
+               spend sponsor staff start stand stay stock stop store study submit succeed supervise supply support take teach tell test track train transfer
+               transport treat trigger turn undergo undertake update use validate visit wait want watch wear win work write].to_set.freeze
 
     # @return [Boolean] whether words can stand between a subject and an object as their verb, as
     #   far as form and a list of common verbs tell

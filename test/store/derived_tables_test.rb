@@ -56,7 +56,11 @@ class DerivedTablesTest < Minitest::Test
   def test_one_to_one_is_on_the_side_that_must_have_the_other_and_unique
     draft = assert_tables({ "crews" => ["#crew_id", "code!", "name!"], "vans" => ["#van_id", "plate!", "crew_id!"] },
                           "#{CREW}entity Van\nVan has plate key\na Crew drives zero or one Van; a Van is driven by exactly one Crew")
-    assert_equal([["crew_id"], ["plate"]], draft.of_kind("constraint").select { |one| one.target("table") == draft.named("vans").first.id }.map { |one| one.targets("column").map { |id| draft.element(id).name } }.sort)
+    assert_equal([["crew_id"], ["plate"]], draft.of_kind("constraint").select { |one| one.target("table") == draft.named("vans").first.id }.map { |one|
+      one.targets("column").map { |id|
+        draft.element(id).name
+      }
+    }.sort)
     assert_match(/every Van has a Crew/, draft.named("vans").first["why"])
   end
 

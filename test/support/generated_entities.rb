@@ -21,13 +21,17 @@ class GeneratedEntities
 
   def attributes
     @names.flat_map do |name|
-      listed = Array.new(@random.rand(0..5)) { |n| "\"a#{n} #{pick(%w[code on price count note at])}\" #{pick(WORDS + ['', '', 'derived', 'kept over time', '(x, y required) required'])}".then { |one| one.sub(/(\S+") (\(.*\)) (.*)/, '\1 \2 \3') } }
+      listed = Array.new(@random.rand(0..5)) { |n|
+        "\"a#{n} #{pick(%w[code on price count note at])}\" #{pick(WORDS + ['', '', 'derived', 'kept over time', '(x, y required) required'])}".then { |one|
+          one.sub(/(\S+") (\(.*\)) (.*)/, '\1 \2 \3')
+        }
+      }
       listed.empty? ? [] : ["#{q(name)} has #{listed.join(', ').gsub(/ +,/, ',').strip}"]
     end
   end
 
   def relationships
-    Array.new(@random.rand(1..@names.length * 2)) do |n|
+    Array.new(@random.rand(1..(@names.length * 2))) do |n|
       one, other = pick, pick
       there, back = Array.new(2) { CARDINALITIES.sample(random: @random) }
       "a #{q(one)} \"does #{n}\" #{there} #{q(other)}; a #{q(other)} \"is done #{n}\" #{back} #{q(one)}#{', kept over time' if @random.rand(6).zero?}".squeeze(" ")

@@ -27,18 +27,25 @@ module Basalt
 
       TABLE = "thing(table)"
       THREAD = "[from <thread:word> [derived as <as_derived:word>]]"
+      UNTHREAD = ->(context, said, _) { %w[thread as_derived].each { |fact| context.set(said[:table].id, fact, nil) } }
+      UNCOLUMN = ->(context, said, other) { Tabling.withdraw(context, said, other) }
+      UNCHECK = ->(context, said, _) { Tabling.uncheck(context, said) }
       TABLES = [
-        Statements::Form.new("<table:#{TABLE}> comes from <thread:word> [derived as <as_derived:word>]", late: true,
-                             unsay: ->(context, said, _) { %w[thread as_derived].each { |fact| context.set(said[:table].id, fact, nil) } }) { |context, said| Tabling.threaded(context, said[:table], said) },
-        Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, unsay: ->(context, said, other) { Tabling.withdraw(context, said, other) }) { |context, said| Tabling.add(context, said) },
-        Statements::Form.new("<table:#{TABLE}> is keyed by <names:names>", late: true, unsay: ->(*) {}) { |context, said| Tabling.key(context, said[:table], said[:names].map(&:to_str)) },
+        Statements::Form.new("<table:#{TABLE}> comes from <thread:word> [derived as <as_derived:word>]", late: true, unsay: UNTHREAD) do |context, said|
+          Tabling.threaded(context, said[:table], said)
+        end,
+        Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, unsay: UNCOLUMN) { |context, said| Tabling.add(context, said) },
+        Statements::Form.new("<table:#{TABLE}> is keyed by <names:names>", late: true, unsay: ->(*) {}) do |context, said|
+          Tabling.key(context, said[:table], said[:names].map(&:to_str))
+        end,
         Statements::Form.new("<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:deleting>] #{THREAD}", late: true) do |context, said|
           Tabling.say_reference(context, said)
         end,
         Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "unique") },
         Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "index") },
-        Statements::Form.new("<table:#{TABLE}> checks <expression:word> #{THREAD}", late: true,
-                             unsay: ->(context, said, _) { Tabling.uncheck(context, said) }) { |context, said| Tabling.threaded(context, Tabling.check(context, said[:table], said[:expression]), said) }
+        Statements::Form.new("<table:#{TABLE}> checks <expression:word> #{THREAD}", late: true, unsay: UNCHECK) do |context, said|
+          Tabling.threaded(context, Tabling.check(context, said[:table], said[:expression]), said)
+        end
       ].freeze
 
       SLOTS = {

@@ -126,11 +126,11 @@ module Basalt
       end
 
       def words(teller, column)
-        [teller.name(column.name), *(column["type"]&.then { |type| type_words(teller, type) }), *FLAGS.filter_map { |fact, said| said if column[fact] },
+        [teller.name(column.name), *(column["type"]&.then { |type| type_words(type) }), *FLAGS.filter_map { |fact, said| said if column[fact] },
          *TEXTS.flat_map { |fact, said| column[fact] ? [said, Statements::Quoting.quote(column[fact])] : [] }, *Threads.words(teller, column)]
       end
 
-      def type_words(teller, type) = type.match?(ColumnsSlot::TYPE) ? [type] : ["of type", Statements::Quoting.quote(type)].tap { teller }
+      def type_words(type) = type.match?(ColumnsSlot::TYPE) ? [type] : ["of type", Statements::Quoting.quote(type)]
 
       def tell_reference(teller, reference)
         from, to = reference.targets("column").map { |id| teller.set.element(id) }, reference.targets("key").map { |id| teller.set.element(id) }

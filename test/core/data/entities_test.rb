@@ -54,7 +54,8 @@ class EntitiesTest < Minitest::Test
   TEXT
 
   def test_everything_comes_back_with_hostile_names
-    ["Depot", "a, b", "many", "key", 'say "so"', "a Crew", "exactly one", "has", "x; y", "Crew has", "<b>&amp;", "is a kind of", "or", "meet in", "derived", "weak entity", "(x)", "in Issue"].each do |name|
+    ["Depot", "a, b", "many", "key", 'say "so"', "a Crew", "exactly one", "has", "x; y", "Crew has", "<b>&amp;", "is a kind of", "or", "meet in", "derived", "weak entity", "(x)",
+     "in Issue"].each do |name|
       set = model(format(EVERYTHING, name: Basalt::Statements::Quoting.quote(name)))
       assert_equal facts(set), facts(model(reading(set))), "#{name}\n#{reading(set)}"
       assert_equal reading(set), reading(model(reading(set)))

@@ -15,7 +15,8 @@ module Basalt
             next [] unless second
 
             shared(first, second).map do |here, there|
-              finding([second, first], "#{here.name} is said of #{set.element(first).name} and of #{set.element(second).name}", "One follows from the other through “#{one.name}”; two copies come to differ.",
+              finding([second, first], "#{here.name} is said of #{set.element(first).name} and of #{set.element(second).name}",
+                      "One follows from the other through “#{one.name}”; two copies come to differ.",
                       repair: repair("Strike it from #{set.element(second).name}", Change::Remove.new(id: there.id)))
             end
           end.uniq { |finding| [finding.subjects, finding.message] }
@@ -24,8 +25,9 @@ module Basalt
         private
 
         def shared(first, second)
-          theirs = Describing.of(set, second).to_h { |attribute| [attribute.name.downcase, attribute] }
-          Describing.of(set, first).reject { |attribute| attribute.name.match?(COMMON) || attribute["key"] }.filter_map { |attribute| theirs[attribute.name.downcase]&.then { |other| other["key"] ? nil : [attribute, other] } }
+          theirs = Describing.of(set, second).reject { |attribute| attribute["key"] }.to_h { |attribute| [attribute.name.downcase, attribute] }
+          own = Describing.of(set, first).reject { |attribute| attribute.name.match?(COMMON) || attribute["key"] }
+          own.filter_map { |attribute| theirs[attribute.name.downcase]&.then { |other| [attribute, other] } }
         end
       end
     end

@@ -18,15 +18,16 @@ module Basalt
         def many_to_many?(one) = one.ends.all? { |joined| Cardinality.read(joined.facts["cardinality"]).most.to_f > 1 }
 
         def varying(one, entity_id, other_id)
-          other = set.element(other_id).name.downcase
+          other = set.element(other_id)
           verb = one.name.split.first.to_s.downcase.delete_suffix("s")
-          Describing.of(set, entity_id).select { |attribute| words(attribute).then { |words| words.include?(other) || (verb.length > 3 && words.split.any? { |word| word.start_with?(verb) }) } }.map do |attribute|
-            finding([entity_id, one.id], "#{attribute.name} of #{set.element(entity_id).name} depends on the #{set.element(other_id).name}", "It differs with each #{set.element(other_id).name}, so it is a fact of “#{one.name}”.",
+          Describing.of(set, entity_id).select { |attribute| says?(attribute.name.downcase, other.name.downcase, verb) }.map do |attribute|
+            finding([entity_id, one.id], "#{attribute.name} of #{set.element(entity_id).name} depends on the #{other.name}",
+                    "It differs with each #{other.name}, so it is a fact of “#{one.name}”.",
                     repair: repair("Move it to “#{one.name}”", Owning.new(id: attribute.id, owner_id: one.id)))
           end
         end
 
-        def words(attribute) = attribute.name.downcase
+        def says?(words, other, verb) = words.include?(other) || (verb.length > 3 && words.split.any? { |word| word.start_with?(verb) })
       end
     end
   end

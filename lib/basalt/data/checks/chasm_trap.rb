@@ -29,7 +29,8 @@ module Basalt
 
         def trap(middle, lower, upper)
           low, high = [lower, upper].map { |id| set.element(id).name }
-          finding([middle.id, lower, upper], "Not every #{low} leads to #{English.article(high)} #{high}", "#{English.article(low).capitalize} #{low} without #{English.article(middle.name)} #{middle.name} belongs to no #{high}. Where it does, relate the two directly.")
+          finding([middle.id, lower, upper], "Not every #{low} leads to #{English.article(high)} #{high}",
+                  "#{English.article(low).capitalize} #{low} without #{English.article(middle.name)} #{middle.name} belongs to no #{high}. Where it does, relate the two directly.")
         end
       end
     end

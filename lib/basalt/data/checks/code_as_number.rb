@@ -13,7 +13,8 @@ module Basalt
         def findings
           set.of_kind("column").select { |one| one["type"].to_s.match?(NUMERIC) && one.name.match?(CODE) && one["generated"].nil? && set.relations_of(one.id, "reference").empty? }.map do |one|
             table = set.element(one.owner_id)
-            finding(table.id, "#{table.name}.#{one.name} is a number", "What is written with zeros or blanks in front is a text; as a number it would come back otherwise.", repair: repair("Make it varchar(20)", Change::Set.new(id: one.id, fact: "type", value: "varchar(20)")))
+            finding(table.id, "#{table.name}.#{one.name} is a number", "What is written with zeros or blanks in front is a text; as a number it would come back otherwise.",
+                    repair: repair("Make it varchar(20)", Change::Set.new(id: one.id, fact: "type", value: "varchar(20)")))
           end
         end
       end

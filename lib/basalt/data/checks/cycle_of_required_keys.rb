@@ -29,10 +29,17 @@ module Basalt
         end
 
         def told(path)
-          names = path.map { |one| set.element(one.target("from")).name }
-          loose = path.find { |one| one.targets("column").none? { |id| set.element(id)["key"] } }
-          mend = loose && repair("Let #{set.element(loose.target('from')).name} be without #{set.element(loose.target('to')).name}", *loose.targets("column").map { |id| Change::Set.new(id:, fact: "required", value: nil) })
-          finding(path.map { |one| one.target("from") }, "#{English.list(names)} each need a row of the next", "No row can be the first, unless the check waits for the end of the transaction.", repair: mend)
+          tables = path.map { |one| one.target("from") }
+          finding(tables, "#{English.list(tables.map { |id|
+            set.element(id).name
+          })} each need a row of the next", "No row can be the first, unless the check waits for the end of the transaction.", repair: mend(path))
+        end
+
+        # A reference that is no part of a key may be empty.
+        def mend(path)
+          loose = path.find { |one| one.targets("column").none? { |id| set.element(id)["key"] } } or return
+          from, to = %w[from to].map { |role| set.element(loose.target(role)).name }
+          repair("Let #{from} be without #{to}", *loose.targets("column").map { |id| Change::Set.new(id:, fact: "required", value: nil) })
         end
       end
     end

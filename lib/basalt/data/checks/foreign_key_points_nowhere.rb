@@ -10,7 +10,8 @@ module Basalt
         def findings
           set.of_kind("reference").reject { |reference| sound?(reference) }.map do |reference|
             from, to = %w[from to].map { |role| set.element(reference.target(role)) }
-            finding([reference.id, from.id, to.id], "#{from.name} refers to #{to.name}, and no key of it", "A row could not tell which one it means: the columns referred to have to be the key, or unique.", repair: mend(reference, to))
+            finding([reference.id, from.id, to.id], "#{from.name} refers to #{to.name}, and no key of it",
+                    "A row could not tell which one it means: the columns referred to have to be the key, or unique.", repair: mend(reference, to))
           end
         end
 
@@ -24,15 +25,18 @@ module Basalt
         end
 
         def candidates(table_id)
-          [Tabling.columns(set, table_id).select { |one| one["key"] }.map(&:id).sort, *Tabling.constraints(set, table_id).select { |one| one["type"] == "unique" }.map { |one| one.targets("column").sort }].reject(&:empty?)
+          uniques = Tabling.constraints(set, table_id).select { |one| one["type"] == "unique" }.map { |one| one.targets("column").sort }
+          [Tabling.columns(set, table_id).select { |one| one["key"] }.map(&:id).sort, *uniques].reject(&:empty?)
         end
 
-        # What it refers to becomes unique; where that is open, its own column is made.
+        # What it refers to becomes unique; where that is open, the reference goes.
         def mend(reference, to)
           keys = reference.targets("key")
-          return repair("Make #{keys.map { |id| set.element(id).name }.join(', ')} of #{to.name} unique", Change::Add.new(kind: "constraint", facts: { "type" => "unique" }, ends: [["table", to.id], *keys.map { |id| ["column", id] }])) if keys.any? && keys.length == reference.targets("column").length
+          return repair("Strike the reference", Change::Remove.new(id: reference.id)) if keys.empty? || keys.length != reference.targets("column").length
 
-          repair("Strike the reference", Change::Remove.new(id: reference.id))
+          names = keys.map { |id| set.element(id).name }
+          ends = [["table", to.id], *keys.map { |id| ["column", id] }]
+          repair("Make #{names.join(', ')} of #{to.name} unique", Change::Add.new(kind: "constraint", facts: { "type" => "unique" }, ends:))
         end
       end
     end

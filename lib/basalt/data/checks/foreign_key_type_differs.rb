@@ -18,8 +18,9 @@ module Basalt
 
         def differing(reference, column, key)
           table, target = %w[from to].map { |role| set.element(reference.target(role)).name }
-          finding([reference.id, reference.target("from")], "#{table}.#{column.name} is #{column['type'] || 'without a type'}, #{target}.#{key.name} is #{key['type'] || 'without a type'}", "A foreign key has to hold exactly what the key holds.",
-                  repair: repair("Make #{column.name} #{key['type'] || 'without a type'}", Change::Set.new(id: column.id, fact: "type", value: key["type"])))
+          types = [column, key].map { |one| one["type"] || "without a type" }
+          finding([reference.id, reference.target("from")], "#{table}.#{column.name} is #{types[0]}, #{target}.#{key.name} is #{types[1]}", "A foreign key has to hold exactly what the key holds.",
+                  repair: repair("Make #{column.name} #{types[1]}", Change::Set.new(id: column.id, fact: "type", value: key["type"])))
         end
       end
     end

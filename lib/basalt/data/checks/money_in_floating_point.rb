@@ -13,7 +13,8 @@ module Basalt
         def findings
           set.of_kind("column").select { |one| one["type"].to_s.match?(FLOATING) && one.name.match?(MONEY) }.map do |one|
             table = set.element(one.owner_id)
-            finding(table.id, "#{table.name}.#{one.name} keeps money as #{one['type']}", "Sums of such numbers are off by fractions that add up.", repair: repair("Make it numeric(12,2)", Change::Set.new(id: one.id, fact: "type", value: "numeric(12,2)")))
+            finding(table.id, "#{table.name}.#{one.name} keeps money as #{one['type']}", "Sums of such numbers are off by fractions that add up.",
+                    repair: repair("Make it numeric(12,2)", Change::Set.new(id: one.id, fact: "type", value: "numeric(12,2)")))
           end
         end
       end

@@ -20,7 +20,8 @@ module Basalt
           known = Tabling.column(set, table.id, name)
           return repair("Make #{name} its key", Change::Set.new(id: known.id, fact: "key", value: true)) if known
 
-          repair("Number its rows: #{name}", Change::Add.new(kind: "column", name:, owner_id: table.id, facts: { "type" => Logical::Types::KEY, "key" => true, "required" => true, "generated" => "identity" }))
+          repair("Number its rows: #{name}",
+                 Change::Add.new(kind: "column", name:, owner_id: table.id, facts: { "type" => Logical::Types::KEY, "key" => true, "required" => true, "generated" => "identity" }))
         end
       end
     end

@@ -15,12 +15,16 @@ module Basalt
             natural = natural(table, source)
             next if natural.empty? || unique?(table, natural)
 
-            finding(table.id, "#{English.list(natural.map(&:name))} of #{table.name} may occur twice", "It tells one #{source.name} from another, and the number that is the key does not keep it from being entered again.",
-                    repair: repair("Make it unique", Change::Add.new(kind: "constraint", facts: { "type" => "unique" }, ends: [["table", table.id], *natural.map { |one| ["column", one.id] }])))
+            finding(table.id, "#{English.list(natural.map(&:name))} of #{table.name} may occur twice",
+                    "It tells one #{source.name} from another, and the number that is the key does not keep it from being entered again.", repair: mend(table, natural))
           end
         end
 
         private
+
+        def mend(table, natural)
+          repair("Make it unique", Change::Add.new(kind: "constraint", facts: { "type" => "unique" }, ends: [["table", table.id], *natural.map { |one| ["column", one.id] }]))
+        end
 
         def natural(table, entity)
           keys = Describing.simple(set, entity.id).select { |attribute| attribute["key"] }.map(&:id)

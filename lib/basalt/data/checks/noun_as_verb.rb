@@ -11,7 +11,8 @@ module Basalt
           set.of_kind("relationship").reject { |one| one.name == Relating::UNSAID }.flat_map do |one|
             [one.name, one["back"]].compact.reject { |verb| English.verb_phrase?(verb) }.map do |verb|
               names = one.targets.map { |id| set.element(id).name }
-              finding(one.id, "“#{verb}” is not a verb", "“#{English.article(names[0]).capitalize} #{names[0]} #{verb} #{English.article(names[1])} #{names[1]}” is no sentence that anybody can confirm.")
+              finding(one.id, "“#{verb}” is not a verb",
+                      "“#{English.article(names[0]).capitalize} #{names[0]} #{verb} #{English.article(names[1])} #{names[1]}” is no sentence that anybody can confirm.")
             end
           end
         end

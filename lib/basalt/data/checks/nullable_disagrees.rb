@@ -13,7 +13,9 @@ module Basalt
             next if must.nil? || must == (column["required"] || column["key"] ? true : false)
 
             table = set.element(column.owner_id)
-            finding(table.id, "#{table.name}.#{column.name} #{must ? 'may be empty' : 'has to be filled'}, and #{Threads.path(set, column['thread'])} #{must ? 'must not' : 'need not'}", "What was confirmed about the entities and what the database holds are not the same.",
+            said = Threads.path(set, column["thread"])
+            message = must ? "may be empty, and #{said} must not" : "has to be filled, and #{said} need not"
+            finding(table.id, "#{table.name}.#{column.name} #{message}", "What was confirmed about the entities and what the database holds are not the same.",
                     repair: repair(must ? "Require it" : "Let it be empty", Change::Set.new(id: column.id, fact: "required", value: must ? true : nil)))
           end
         end

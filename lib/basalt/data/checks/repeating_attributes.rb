@@ -11,16 +11,20 @@ module Basalt
 
         def findings
           set.of_kind("entity", "relationship", "meeting").flat_map do |owner|
-            Describing.of(set, owner.id).select { |attribute| stem(attribute) }.group_by { |attribute| stem(attribute).downcase }.select { |_, list| list.length > 1 }.map do |_, list|
-              name = stem(list.first)
-              finding(owner.id, "#{English.list(list.map(&:name))} of #{owner.name} are one attribute", "The next one would not fit, and none of them can be searched for alone.",
-                      repair: repair("Make it #{English.plural(name)}, many", Change::Set.new(id: list.first.id, fact: "name", value: English.plural(name)), Change::Set.new(id: list.first.id, fact: "many", value: true),
-                                     *list.drop(1).map { |one| Change::Remove.new(id: one.id) }))
+            numbered = Describing.of(set, owner.id).select { |attribute| stem(attribute) }.group_by { |attribute| stem(attribute).downcase }
+            numbered.values.select { |list| list.length > 1 }.map do |list|
+              finding(owner.id, "#{English.list(list.map(&:name))} of #{owner.name} are one attribute", "The next one would not fit, and none of them can be searched for alone.", repair: mend(list))
             end
           end
         end
 
         private
+
+        def mend(list)
+          many = English.plural(stem(list.first))
+          first = %w[name many].zip([many, true]).map { |fact, value| Change::Set.new(id: list.first.id, fact:, value:) }
+          repair("Make it #{many}, many", *first, *list.drop(1).map { |one| Change::Remove.new(id: one.id) })
+        end
 
         def stem(attribute) = attribute.name[NUMBERED, 1]&.strip&.then { |stem| stem.empty? ? nil : stem }
       end

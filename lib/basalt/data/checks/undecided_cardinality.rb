@@ -11,9 +11,9 @@ module Basalt
 
         def findings
           set.of_kind("relationship").select { |one| one.ends.any? { |joined| open?(joined) } }.map do |one|
-            names = one.ends.select { |joined| open?(joined) }.map { |joined| set.element(joined.target_id).name }
-            Basalt::Checks::Finding.new(id: self.class.id, severity: ready?(one) ? :warning : :hint, subjects: [one.id], message: "It is open how many #{English.list(names.map { |name| English.plural(name) }.uniq)} there are",
-                                        why: "#{one.name}: tables can be derived, on the safe side, but what the database has to hold is not known.")
+            names = one.ends.select { |joined| open?(joined) }.map { |joined| English.plural(set.element(joined.target_id).name) }
+            finding(one.id, "It is open how many #{English.list(names.uniq)} there are", "#{one.name}: tables can be derived, on the safe side, but what the database has to hold is not known.")
+              .with(severity: ready?(one) ? :warning : :hint)
           end
         end
 

@@ -13,7 +13,8 @@ module Basalt
 
           set.of_kind("relationship").select { |one| many?(one) && !threads.include?(one.id) && one.targets.all? { |id| threads.include?(id) } }.map do |one|
             names = one.targets.map { |id| English.plural(set.element(id).name) }
-            finding([one.id, *one.targets.uniq], "Which #{names[0]} go with which #{names[1]} is in no table", "There may be many on both sides of “#{one.name}”, and a foreign key holds one. Deriving again adds the table.")
+            finding([one.id, *one.targets.uniq], "Which #{names[0]} go with which #{names[1]} is in no table",
+                    "There may be many on both sides of “#{one.name}”, and a foreign key holds one. Deriving again adds the table.")
           end
         end
 

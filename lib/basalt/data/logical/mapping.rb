@@ -126,7 +126,8 @@ module Basalt
             draft = joining(attribute.id, house.table("#{entity.name} #{English.singular(attribute.name)}"))
             refer(draft, entity, thread: "#{attribute.id}/owner", key: true)
             Attributes.new(@set, house, entity).of(attribute).each { |column| draft.add(column.with(key: attribute["many"] ? true : false, required: true)) }
-            draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{attribute['many'] ? "many #{English.plural(attribute.name)}" : "a #{attribute.name} at every time"}, so they have a table of their own.")
+            how_many = attribute["many"] ? "many #{English.plural(attribute.name)}" : "a #{attribute.name} at every time"
+            draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{how_many}, so they have a table of their own.")
             period(draft, attribute.id) if attribute["kept"]
           end
         end

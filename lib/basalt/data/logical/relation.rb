@@ -53,8 +53,9 @@ module Basalt
 
         def reason(at, to, unique)
           return "" unless unique
+          return " It is on this side because neither side must have the other." if [@how_many_one, @how_many_other].none? { |how_many| how_many.least == 1 }
 
-          " It is on this side because #{[@how_many_one, @how_many_other].any? { |how_many| how_many.least == 1 } ? "every #{entity(at).name} has #{English.article(entity(to).name)} #{entity(to).name}" : 'neither side must have the other'}."
+          " It is on this side because every #{entity(at).name} has #{English.article(entity(to).name)} #{entity(to).name}."
         end
 
         def one_to_one
@@ -66,7 +67,8 @@ module Basalt
         def joining
           draft = @mapping.joining(@relationship.id, @mapping.house.joining(entity(@one).name, @relationship.name, entity(@other).name))
           [[@one, @how_many_one], [@other, @how_many_other]].each_with_index do |(joined, how_many), index|
-            @mapping.refer(draft, entity(joined), thread: "#{@relationship.id}/#{joined.role}", role: role(joined), key: many?(how_many) || (!many?(@how_many_one) && !many?(@how_many_other) && index == 1), required: true)
+            @mapping.refer(draft, entity(joined), thread: "#{@relationship.id}/#{joined.role}", role: role(joined),
+                                                  key: many?(how_many) || (!many?(@how_many_one) && !many?(@how_many_other) && index == 1), required: true)
           end
           @mapping.attributes(draft, @relationship, key: true)
           draft.say("#{clause(@one, @other)}, and the other way round there may be many too: a row for each pair.") unless @relationship["kept"]
@@ -88,7 +90,10 @@ module Basalt
           draft.say("That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts['cardinality']} #{English.plural(entity(to).name)} is not held by the database.")
         end
 
-        def clause(from, to) = "Which #{entity(to).name} #{English.article(entity(from).name)} #{entity(from).name} #{from.role == 'one' ? @relationship.name : @relationship['back'] || 'is related to'}"
+        def clause(from, to)
+          verb = from.role == "one" ? @relationship.name : @relationship["back"] || "is related to"
+          "Which #{entity(to).name} #{English.article(entity(from).name)} #{entity(from).name} #{verb}"
+        end
       end
     end
   end

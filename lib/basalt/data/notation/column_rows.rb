@@ -37,7 +37,9 @@ module Basalt
         end
 
         def marks
-          @columns.flat_map { |column| [*("#" if column["key"]), *(">" if @foreign.include?(column.id)), *("*" if column["required"] && !column["key"]), *("=" if column["default"]), *("/" if column["generated"])] }.uniq +
+          @columns.flat_map { |column|
+            [*("#" if column["key"]), *(">" if @foreign.include?(column.id)), *("*" if column["required"] && !column["key"]), *("=" if column["default"]), *("/" if column["generated"])]
+          }.uniq +
             @joint.map { |one| one["type"] == "unique" ? "u" : "i" }.uniq + (@checked.any? ? ["?"] : [])
         end
 
