@@ -27,6 +27,33 @@ module Web
       end
 
       proving(app)
+      confirming(app)
+      going_back(app)
+    end
+
+    def self.confirming(app)
+      app.post("#{SHEET}/judged/:element_id") do
+        verdict = %w[confirmed disputed open].find { |one| one == params[:verdict] } or raise Basalt::Mistake, "A sentence is confirmed, disputed or open"
+        on_sheet(->(draft) { "#{verdict == 'open' ? 'opened' : verdict} a sentence about #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
+          draft.apply(Basalt::Data::ReadBack.judge(draft, element(@desk, params[:element_id]), params[:index].to_i.clamp(0, 1), verdict))
+        end
+      end
+
+      app.post("#{SHEET}/turned/:element_id") do
+        on_sheet(->(draft) { "turned #{Acting.title(draft, draft.element(params[:element_id]))}" }) { |draft, _| draft.apply(Basalt::Data::Turning.new(id: element(@desk, params[:element_id]).id)) }
+      end
+    end
+
+    # What turned out to be something else.
+    def self.going_back(app)
+      app.post("#{SHEET}/made/:element_id") do
+        on_sheet(->(_) { @said }) do |draft, _|
+          thing = element(@desk, params[:element_id])
+          change, @said = Deriving.going_back(draft, thing, params)
+          fresh = change.apply(draft)
+          @fresh = fresh.id if fresh.respond_to?(:kind) && fresh.kind == "entity"
+        end
+      end
     end
 
     def self.proving(app)
@@ -50,6 +77,17 @@ module Web
 
     # What the routes need of the model.
     module Deriving
+      # @return [Array(Object, String)] the change and what it is called
+      def self.going_back(set, thing, params)
+        case params[:into]
+        when "entity" then thing.kind == "relationship" ? [Basalt::Data::Objectifying.new(id: thing.id), "made #{thing.name} an entity"] : [Basalt::Data::Promoting.new(id: thing.id), "made #{thing.name} an entity"]
+        when "attribute" then [Basalt::Data::Demoting.new(id: thing.id), "made #{thing.name} an attribute"]
+        when "general" then [Basalt::Data::PullingUp.new(id: thing.id), "pulled #{thing.name} up"]
+        when "one" then [Basalt::Data::Merging.new(id: thing.id, other_id: params[:other].to_s), "merged #{set.element(params[:other].to_s)&.name} into #{thing.name}"]
+        else raise Basalt::Mistake, "It cannot be made “#{Basalt::Model::Names.short(params[:into])}”"
+        end
+      end
+
       # @return [Basalt::Model::Sheet, nil] the sheet that shows the tables of these entities already
       def target(set, sheet)
         ids = set.things_on(sheet.id).map(&:id)

@@ -71,6 +71,7 @@ module Basalt
 
       QUALITIES = [
         OWNER, quality(%w[relationship meeting], "kept over time", fact: "kept"),
+        quality("relationship", "confirmed <confirmed:word>"), quality("relationship", "disputed <disputed:word>"),
         quality("entity", "kinds kept <strategy:strategy>"),
         quality("table", "because <why:word>"), quality("table", "meaning <meaning:word>"),
         *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:word>") },
