@@ -26,9 +26,30 @@ module Web
         end
       end
 
+      schema(app)
       proving(app)
       confirming(app)
       going_back(app)
+    end
+
+    # A schema written in SQL becomes tables on a sheet of their own.
+    def self.schema(app)
+      app.post("/projects/:project_id/schemas") do
+        file = params[:file]
+        raise Basalt::Mistake, "Choose an SQL file first" unless file.is_a?(Hash) && file[:tempfile]
+
+        read = Basalt::Data::Physical::Schema.new(file[:tempfile].read(Basalt::Data::Physical::Schema::LIMIT + 1).to_s)
+        name = Basalt::Model::Names.short(File.basename(file[:filename].to_s.scrub("?"), ".*").tr("_", " "), 80)
+        at_desk do |desk|
+          kept = made = nil
+          desk.act(said: "brought in the schema #{name}", by: person) do |draft|
+            made = Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), name, "tables")
+            kept = read.into(draft, sheet_id: made)
+          end
+          desk.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
+          erb(:schema, locals: { desk:, sheet: desk.set.sheets[made], kept: })
+        end
+      end
     end
 
     def self.confirming(app)
@@ -80,7 +101,8 @@ module Web
       # @return [Array(Object, String)] the change and what it is called
       def self.going_back(set, thing, params)
         case params[:into]
-        when "entity" then thing.kind == "relationship" ? [Basalt::Data::Objectifying.new(id: thing.id), "made #{thing.name} an entity"] : [Basalt::Data::Promoting.new(id: thing.id), "made #{thing.name} an entity"]
+        when "entity" then thing.kind == "relationship" ? [Basalt::Data::Objectifying.new(id: thing.id),
+                                                           "made #{thing.name} an entity"] : [Basalt::Data::Promoting.new(id: thing.id), "made #{thing.name} an entity"]
         when "attribute" then [Basalt::Data::Demoting.new(id: thing.id), "made #{thing.name} an attribute"]
         when "general" then [Basalt::Data::PullingUp.new(id: thing.id), "pulled #{thing.name} up"]
         when "one" then [Basalt::Data::Merging.new(id: thing.id, other_id: params[:other].to_s), "merged #{set.element(params[:other].to_s)&.name} into #{thing.name}"]

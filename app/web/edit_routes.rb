@@ -41,6 +41,17 @@ module Web
         end
       end
 
+      # What an end of a relation says of itself.
+      app.post("#{SHEET}/ends/:element_id") do
+        on_sheet(->(draft) { "set #{params[:fact]} of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
+          relation = element(@desk, params[:element_id])
+          field = relation.description.end_fields.find { |one|
+            one.name == params[:fact]
+          } or raise Basalt::Mistake, "A #{relation.kind} says no #{Basalt::Model::Names.short(params[:fact])} at its ends"
+          draft.apply(Basalt::Change::SetEnd.new(id: relation.id, role: params[:role].to_s, facts: { field.name => field.read(params[:value]) }))
+        end
+      end
+
       app.post("#{SHEET}/title") do
         on_sheet(->(_) { "altered the title block" }) do |draft, sheet|
           %i[name number revision status drawn_by dated].each do |fact|

@@ -88,7 +88,8 @@ class DerivedTablesTest < Minitest::Test
 
   def test_conventions_change_names_and_keys
     assert_tables({ "CREW" => ["#CODE", "NAME!"], "JOB" => ["#NUMBER", "CREW_CODE!"] },
-                  "convention House, tables singular, case upper, keys natural, foreign key pattern \"{entity} {key}\"\n#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew")
+                  "convention House, tables singular, case upper, keys natural, foreign key pattern \"{entity} {key}\"\n" \
+                  "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew")
   end
 
   def test_names_that_need_quotes_keywords_and_other_scripts
@@ -119,6 +120,66 @@ class DerivedTablesTest < Minitest::Test
     assert_equal ["by hand", "varchar(77)"], [draft.element(column.id).name, draft.element(column.id)["type"]], text
     assert_includes draft.of_kind("column").map(&:name), "added_on", text
     assert_empty D::Logical::Derivation.new(draft).steps.reject { |step| step.act == :keep }.map(&:words), text
+  end
+
+  SCHEMA = <<~SQL
+    CREATE TABLE public.depots (depot_id bigserial PRIMARY KEY, name varchar(40) NOT NULL UNIQUE, opened date DEFAULT CURRENT_DATE, size numeric(8,2) CHECK (size > 0), tags text[]);
+    CREATE TABLE "Crew Members" (id integer GENERATED ALWAYS AS IDENTITY, depot_id bigint, "full name" text NOT NULL, born timestamp with time zone, flag bool DEFAULT false NOT NULL,
+      doubled double precision GENERATED ALWAYS AS (2 * 1.5) STORED, CONSTRAINT k PRIMARY KEY (id), UNIQUE (depot_id, "full name"));
+    ALTER TABLE ONLY "Crew Members" ADD CONSTRAINT f FOREIGN KEY (depot_id) REFERENCES depots ON DELETE SET NULL;
+    ALTER TABLE depots ADD CONSTRAINT n CHECK (name <> 'it''s');
+    CREATE INDEX crew_depot ON "Crew Members" (depot_id, born);
+    CREATE TABLE self_refs (id int PRIMARY KEY, parent_id int REFERENCES self_refs (id), code char(3), "select" json);
+    COMMENT ON TABLE depots IS 'where crews start';
+    COMMENT ON COLUMN depots.name IS 'as on the gate';
+  SQL
+
+  # What the catalogue says of the tables of a schema, whatever the names of constraints are.
+  def catalogue(connection, schema)
+    columns = connection.exec_params(<<~SQL, [schema]).values
+      SELECT c.relname, a.attname, format_type(a.atttypid, a.atttypmod), a.attnotnull, CASE WHEN a.attidentity <> '' OR pg_get_expr(d.adbin, d.adrelid) LIKE 'nextval%' THEN 'numbered' ELSE pg_get_expr(d.adbin, d.adrelid) END,
+             a.attgenerated, col_description(c.oid, a.attnum), obj_description(c.oid, 'pg_class')
+      FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum > 0 LEFT JOIN pg_attrdef d ON d.adrelid = c.oid AND d.adnum = a.attnum
+      WHERE n.nspname = $1 AND c.relkind = 'r' ORDER BY 1, 2
+    SQL
+    constraints = connection.exec_params(<<~SQL, [schema]).values
+      SELECT t.relname, c.contype, pg_get_constraintdef(c.oid) FROM pg_constraint c JOIN pg_class t ON t.oid = c.conrelid JOIN pg_namespace n ON n.oid = t.relnamespace WHERE n.nspname = $1 ORDER BY 1, 2, 3
+    SQL
+    indexes = connection.exec_params("SELECT tablename, regexp_replace(indexdef, 'INDEX .* ON .*?USING', 'INDEX ON USING') FROM pg_indexes WHERE schemaname = $1 ORDER BY 1, 2", [schema]).values
+    [columns, constraints, indexes].map { |rows| rows.map { |row| row.map { |value| value.to_s.gsub("#{schema}.", "") } } }
+  end
+
+  def loaded(connection, schema, sql)
+    connection.exec("DROP SCHEMA IF EXISTS #{schema} CASCADE; CREATE SCHEMA #{schema}; SET search_path TO #{schema}; #{sql.gsub('public.', '')}")
+    catalogue(connection, schema)
+  ensure
+    connection.exec("DROP SCHEMA IF EXISTS #{schema} CASCADE; SET search_path TO public")
+  end
+
+  def test_a_schema_read_and_written_again_makes_the_same_catalogue
+    draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid })
+    assert_empty D::Physical::Schema.new(SCHEMA).into(draft)
+    again = D::Physical::Script.new(draft).text
+    said = Basalt::Statements::Teller.new(draft).project
+    copy = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid })
+    Basalt::Statements::Document.new(said).into(copy)
+    assert_equal again, D::Physical::Script.new(copy).text
+    connection = ActiveRecord::Base.connection.raw_connection
+    assert_equal loaded(connection, "read_before", SCHEMA), loaded(connection, "written_after", again)
+  end
+
+  def test_schemas_that_cannot_be_read_say_where_and_statements_not_modelled_are_kept
+    draft = -> { Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid }) }
+    { "CREATE TABLE x (\n a int,,\n b int)" => /line 2: syntax error/, "CREATE TABLE `x` (a int)" => /backquotes is of another server/, "CREATE TABLE x (a int) ENGINE=InnoDB" => /ENGINE = is of another/,
+      "x" * 10_000_001 => /larger than 10 MB/, "CREATE TABLE a (b int REFERENCES nowhere)" => /nowhere, which the script does not make/ }.each do |sql, message|
+      assert_match message, assert_raises(Basalt::Mistake) { D::Physical::Schema.new(sql).into(draft.call) }.message
+    end
+    kept = D::Physical::Schema.new("CREATE TABLE a (b int);\n\nCREATE VIEW v AS SELECT 1;\nINSERT INTO a VALUES (1);").into(one = draft.call)
+    assert_equal([[3, "CREATE VIEW v AS SELECT 1"], [4, "INSERT INTO a VALUES (1)"]], kept.map { |statement| [statement.line, statement.text] })
+    assert_equal ["a"], one.of_kind("table").map(&:name)
+    wide = D::Physical::Schema.new("CREATE TABLE wide (#{(1..1000).map { |n| "c#{n} int" }.join(', ')})")
+    wide.into(two = draft.call)
+    assert proved(two).passed?
   end
 
   def test_the_proof_tells_what_the_server_says_and_leaves_nothing

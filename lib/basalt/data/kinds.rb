@@ -13,7 +13,7 @@ module Basalt
 
       GLOSSARY = [field("meaning", :text), field("synonyms", :text, label: "also called")].freeze
       # What is confirmed is kept as what it was when somebody confirmed it.
-      CONFIRMED = [field("confirmed", :text), field("disputed", :text)].freeze
+      CONFIRMED = [field("confirmed", :text, internal: true), field("disputed", :text, internal: true)].freeze
 
       CONCEPTUAL = [
         Model::Kind.new(name: "entity", plural: "entities", role: "strength", brief: ["strength"],
@@ -34,10 +34,10 @@ module Basalt
       ].freeze
 
       # +thread+ says what something was derived from, +as_derived+ how it was derived.
-      THREAD = [field("thread", :text), field("as_derived", :text)].freeze
+      THREAD = [field("thread", :text, internal: true), field("as_derived", :text, internal: true)].freeze
 
       LOGICAL = [
-        Model::Kind.new(name: "table", plural: "tables", nouns: { "table" => {} }, fields: [*THREAD, field("why", :text), field("meaning", :text)]),
+        Model::Kind.new(name: "table", plural: "tables", nouns: { "table" => {} }, fields: [*THREAD, field("why", :text, internal: true), field("meaning", :text)]),
         Model::Kind.new(name: "column", plural: "columns", owner: "table",
                         fields: [field("type", :text), flag("key"), flag("required"), field("default", :text), field("generated", :text), *THREAD, field("meaning", :text)]),
         Model::Kind.new(name: "reference", plural: "references", ends: { "from" => ["table"], "to" => ["table"], "column" => ["column"], "key" => ["column"] },

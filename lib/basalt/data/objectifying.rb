@@ -21,8 +21,9 @@ module Basalt
 
       # One of the new for each pair: as many for one end as there were of the other.
       def relate(draft, joined, across, entity)
-        Change::Add.new(kind: "relationship", name: "has", facts: { "back" => "is of" },
-                        ends: [["one", joined.target_id, { "cardinality" => "exactly one", "role" => joined.facts["role"] }.compact], ["other", entity.id, across.facts.slice("cardinality")]]).apply(draft)
+        here = { "cardinality" => "exactly one", "role" => joined.facts["role"] }.compact
+        ends = [["one", joined.target_id, here], ["other", entity.id, across.facts.slice("cardinality")]]
+        Change::Add.new(kind: "relationship", name: "has", facts: { "back" => "is of" }, ends:).apply(draft)
       end
     end
   end

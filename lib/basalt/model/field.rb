@@ -5,7 +5,8 @@ module Basalt
     # One fact that a kind can carry: its name, type and the values allowed.
     # +type+ is one of +:text+, +:word+, +:integer+, +:flag+, +:choice+, +:pattern+ (one of the
     # choices, or what the range, an expression, matches), +:address+, +:prefix+.
-    Field = Value.of(:name, :type, :label, :choices, :range) do
+    # An +internal+ one is kept by acts of its own, and is in no form.
+    Field = Value.of(:name, :type, :label, :choices, :range, :internal) do
       # Takes a value from a person or a file.
       #
       # @param value [Object, nil] nil clears the fact

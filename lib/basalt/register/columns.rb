@@ -27,7 +27,7 @@ module Basalt
       end
 
       def facts(description)
-        description.fields.values.map { |field| Column.new(key: field.name, title: field.title, type: field.type, choices: field.choices, fact: field) }
+        description.fields.values.reject(&:internal).map { |field| Column.new(key: field.name, title: field.title, type: field.type, choices: field.choices, fact: field) }
       end
 
       def place(description)

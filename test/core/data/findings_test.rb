@@ -11,6 +11,7 @@ class DataFindingsTest < Minitest::Test
   SITE = "entity Site\nSite has code key\n"
   MANY = "a Crew visits zero or more Site; a Site \"is visited by\" zero or more Crew\n"
   ONE = "a Crew serves exactly one Site; a Site \"is served by\" zero or more Crew\n"
+  VAN = "entity Van\nVan has plate key\n"
   TABLES = "table crews\ncrews has crew_id bigint key, code varchar(20) required\ntable sites\n"
 
   # Rule: what it says, a true case, near misses; all on an entities sheet.
@@ -32,11 +33,11 @@ class DataFindingsTest < Minitest::Test
                           [CREW, CREW + SITE + ONE]],
     "attribute-on-wrong-side" => ["visited on of Crew depends on the Site", "#{CREW}#{SITE}Crew has visited on\n#{MANY}",
                                   ["#{CREW}#{SITE}Crew has founded on\n#{MANY}", "#{CREW}#{SITE}Crew has served since\n#{ONE}"]],
-    "fan-trap" => ["Which Crew goes with which Van cannot be told through Site", "#{CREW}#{SITE}entity Van\nVan has plate key\n#{ONE}a Van parks at exactly one Site; a Site houses zero or more Van",
-                   ["#{CREW}#{SITE}entity Van\nVan has plate key\n#{ONE}a Van parks at exactly one Site; a Site houses zero or one Van",
-                    "#{CREW}#{SITE}entity Van\nVan has plate key\n#{ONE}a Van parks at exactly one Site; a Site houses zero or more Van\na Crew drives exactly one Van; a Van \"is driven by\" exactly one Crew"]],
-    "chasm-trap" => ["Not every Van leads to a Site", "#{CREW}#{SITE}entity Van\nVan has plate key\n#{ONE}a Crew drives zero or more Van; a Van \"is driven by\" zero or one Crew",
-                     ["#{CREW}#{SITE}entity Van\nVan has plate key\n#{ONE}a Crew drives zero or more Van; a Van \"is driven by\" exactly one Crew"]],
+    "fan-trap" => ["Which Crew goes with which Van cannot be told through Site", "#{CREW}#{SITE}#{VAN}#{ONE}a Van parks at exactly one Site; a Site houses zero or more Van",
+                   ["#{CREW}#{SITE}#{VAN}#{ONE}a Van parks at exactly one Site; a Site houses zero or one Van",
+                    "#{CREW}#{SITE}#{VAN}#{ONE}a Van parks at exactly one Site; a Site houses zero or more Van\na Crew drives exactly one Van; a Van \"is driven by\" exactly one Crew"]],
+    "chasm-trap" => ["Not every Van leads to a Site", "#{CREW}#{SITE}#{VAN}#{ONE}a Crew drives zero or more Van; a Van \"is driven by\" zero or one Crew",
+                     ["#{CREW}#{SITE}#{VAN}#{ONE}a Crew drives zero or more Van; a Van \"is driven by\" exactly one Crew"]],
     "derived-without-rule" => ["How age of Crew is derived is not said", "#{CREW}Crew has age derived",
                                ["#{CREW}Crew has born on, age derived from born on", "#{CREW}Crew has age derived by \"years since\""]],
     "plural-entity-name" => ["Crews is named for more than one", "entity Crews\nCrews has code key",
@@ -58,7 +59,8 @@ class DataFindingsTest < Minitest::Test
                          ["table sites\nsites has site_id bigint key, postcode varchar(9), quantity integer"]],
     "duplicate-index" => ["The index of crews over crew_id is there already", "#{TABLES}sites has site_id bigint key\ncrews is indexed by crew_id",
                           ["#{TABLES}sites has site_id bigint key\ncrews is indexed by code"]],
-    "cycle-of-required-keys" => ["sites and crews each need a row of the next", "#{TABLES}sites has site_id bigint key, crew_id bigint required references crews\ncrews has site_id bigint required references sites",
+    "cycle-of-required-keys" => ["sites and crews each need a row of the next",
+                                 "#{TABLES}sites has site_id bigint key, crew_id bigint required references crews\ncrews has site_id bigint required references sites",
                                  ["#{TABLES}sites has site_id bigint key, crew_id bigint required references crews\ncrews has site_id bigint references sites"]],
     "name-breaks-rule" => ["crewName of crews is not named as the house names", "table crews\ncrews has crew_id bigint key, crewName text",
                            ["table crews\ncrews has crew_id bigint key, crew_name text", "convention House, case camel\ntable crews\ncrews has crewId bigint key"]]

@@ -63,7 +63,8 @@ class GoingBackTest < Minitest::Test
     { "a Work Order uses zero or more Part; a Part \"is used on\" exactly one Work Order" => ["Each Work Order uses any number of Parts.", "Each Part is used on exactly one Work Order."],
       "a Work Order uses one or more Part" => ["Each Work Order uses one or more Parts.", "For each Part, some Work Orders (how many is open) use it."],
       "a Work Order uses 2 to 7 Part; a Part \"is used on\" zero or one Work Order" => ["Each Work Order uses 2 to 7 Parts.", "Each Part is used on at most one Work Order."],
-      "a Part as whole contains many Part as piece" => ["Each Part (as whole) contains many Parts (as piece).", "For each Part (as piece), some Parts (as whole) (how many is open) contain it."] }.each do |sentence, wanted|
+      "a Part as whole contains many Part as piece" => ["Each Part (as whole) contains many Parts (as piece).",
+                                                        "For each Part (as piece), some Parts (as whole) (how many is open) contain it."] }.each do |sentence, wanted|
       set = model("sheet S: entities\nentity Work Order\nentity Part\n#{sentence}")
       assert_equal wanted, D::ReadBack.of(set, set.of_kind("relationship").first).map(&:text)
     end

@@ -1,0 +1,165 @@
+# frozen_string_literal: true
+
+require "pg_query"
+
+module Basalt
+  module Data
+    module Physical
+      # A schema written in SQL, read with PostgreSQL's own parser: tables, columns, keys, checks,
+      # indexes and comments. What is not modelled is kept as it stands and listed.
+      class Schema
+        LIMIT = 10_000_000
+        # Marks of other servers' SQL, with what they are.
+        FOREIGN = { /`\w+`/ => "names in backquotes", /\bAUTO_INCREMENT\b/i => "AUTO_INCREMENT", /\bENGINE\s*=/i => "ENGINE =", /\bIDENTITY\s*\(\d+\s*,\s*\d+\)/i => "IDENTITY(1,1)",
+                    /\bNVARCHAR2?\b|\bVARCHAR2\b/i => "VARCHAR2 or NVARCHAR", /^\s*GO\s*$/i => "GO", /\[\w+\]\.\[\w+\]/ => "names in brackets" }.freeze
+
+        DELETING = { "c" => "cascade", "n" => "set null", "r" => "restrict" }.freeze
+
+        # The script cannot be read; nothing of it is taken.
+        class Unreadable < Mistake; end
+
+        # A statement that is kept and not modelled, with its line.
+        Kept = Value.of(:line, :text)
+
+        # @param sql [String]
+        # @raise [Unreadable] with the place
+        def initialize(sql)
+          raise Unreadable, "the script is larger than #{LIMIT / 1_000_000} MB" if sql.bytesize > LIMIT
+
+          @sql = Statements::Document.clean(sql)
+          @statements = PgQuery.parse(@sql).tree.stmts
+        rescue PgQuery::ParseError => e
+          raise Unreadable, unreadable(e)
+        end
+
+        # Makes the tables in a draft.
+        #
+        # @param sheet_id [String, nil] where they are shown
+        # @return [Array<Kept>] what is not modelled
+        def into(draft, sheet_id: nil)
+          @context = Statements::Context.new(draft, sheet_id:)
+          @waiting = []
+          kept = @statements.reject { |raw| take(raw.stmt) }.map { |raw| kept(raw) }
+          @waiting.each(&:call)
+          kept
+        end
+
+        private
+
+        def unreadable(error)
+          place = error.location.to_i
+          before = @sql.byteslice(0, [place - 1, 0].max).to_s.scrub
+          other = FOREIGN.find { |shape, _| @sql.match?(shape) }&.last
+          "line #{before.count("\n") + 1}: #{error.message.sub(/ \(scan.*/, '')}#{"; #{other} is of another server's SQL, and only PostgreSQL's is read here" if other}"
+        end
+
+        def kept(raw)
+          text = @sql.byteslice(raw.stmt_location, raw.stmt_len.zero? ? @sql.bytesize : raw.stmt_len).scrub
+          blank = text[/\A\s*/]
+          Kept.new(line: @sql.byteslice(0, raw.stmt_location).count("\n") + blank.count("\n") + 1, text: text.strip)
+        end
+
+        # @return [Boolean] whether the statement is modelled whole
+        def take(statement)
+          case statement.node
+          when :create_stmt then create(statement.create_stmt)
+          when :index_stmt then index(statement.index_stmt)
+          when :comment_stmt then comment(statement.comment_stmt)
+          when :alter_table_stmt then alter(statement.alter_table_stmt)
+          else false
+          end
+        end
+
+        def create(made)
+          return false unless made.inh_relations.empty? && made.partspec.nil?
+
+          table = table(made.relation.relname)
+          made.table_elts.each { |element| element.node == :column_def ? column(table, element.column_def) : constraint(table, element.constraint) }
+          @context.show(table)
+          true
+        end
+
+        def table(name) = known(name) || @context.add("table", name: Model::Names.clean(name))
+        def known(name) = @context.draft.named(name).find { |element| element.kind == "table" }
+
+        def column(table, made)
+          column = @context.add("column", name: Model::Names.clean(made.colname), owner_id: table.id)
+          type, identity = TypeName.of(made.type_name)
+          set(column, "type", type)
+          set(column, "generated", "identity") if identity
+          set(column, "required", true) if identity
+          made.constraints.each { |one| on_column(table, column, one.constraint) }
+        end
+
+        def set(element, fact, value) = @context.set(element.id, fact, value)
+
+        def on_column(table, column, one)
+          case one.contype
+          when :CONSTR_NOTNULL then set(column, "required", true)
+          when :CONSTR_DEFAULT then set(column, "default", expression(one.raw_expr))
+          when :CONSTR_IDENTITY then set(column, "generated", "identity")
+          when :CONSTR_GENERATED then set(column, "generated", expression(one.raw_expr))
+          else constraint(table, one, [column.name])
+          end
+        end
+
+        # @param names [Array<String>] of the columns where the constraint stands at one
+        def constraint(table, one, names = nil)
+          case one.contype
+          when :CONSTR_PRIMARY then key(table, names || strings(one.keys))
+          when :CONSTR_UNIQUE then Tabling.constrain(@context, table, "unique", names || strings(one.keys))
+          when :CONSTR_CHECK then Tabling.check(@context, table, expression(one.raw_expr))
+          when :CONSTR_FOREIGN then @waiting << -> { reference(table, one, names || strings(one.fk_attrs)) }
+          end
+        end
+
+        def key(table, names)
+          names.each do |name|
+            column = Tabling.column!(@context.draft, table, name)
+            set(column, "key", true)
+            set(column, "required", true)
+          end
+        end
+
+        def reference(table, one, names)
+          target = known(one.pktable.relname) or raise Unreadable, "#{table.name} refers to #{one.pktable.relname}, which the script does not make"
+          keys = strings(one.pk_attrs)
+          made = Tabling.refer(@context, table, names, target, keys.empty? ? nil : keys)
+          set(made, "deleting", DELETING[one.fk_del_action]) if DELETING[one.fk_del_action]
+        end
+
+        def index(made)
+          return false unless made.where_clause.nil? && made.index_params.all? { |one| one.index_elem.name != "" } && %w[btree].include?(made.access_method) && (table = known(made.relation.relname))
+
+          Tabling.constrain(@context, table, made.unique ? "unique" : "index", made.index_params.map { |one| one.index_elem.name })
+          true
+        end
+
+        def comment(made)
+          names = strings(made.object.list&.items || [])
+          element = case made.objtype
+                    when :OBJECT_TABLE then known(names.last)
+                    when :OBJECT_COLUMN then known(names[-2])&.then { |table| Tabling.column(@context.draft, table.id, names.last) }
+                    end
+          return false unless element
+
+          set(element, "meaning", made.comment)
+          true
+        end
+
+        # Only what adds a constraint to a table.
+        def alter(made)
+          table = known(made.relation.relname)
+          commands = made.cmds.map(&:alter_table_cmd)
+          return false unless table && commands.all? { |one| one.subtype == :AT_AddConstraint }
+
+          commands.each { |one| constraint(table, one.def.constraint) }
+          true
+        end
+
+        def strings(nodes) = nodes.map { |node| node.string.sval }
+        def expression(node) = PgQuery.deparse_expr(node)
+      end
+    end
+  end
+end

@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+# From a sketch of entities to tables that a server accepts, and back.
+class DataTest < Minitest::Test
+  include BrowserHelper
+
+  SKETCH = "project Tarnwater\nsheet Work: entities\nentity Crew\nCrew has code key, phones many\nentity Job\nJob has number key, started on\n" \
+           "a Crew does zero or more Job; a Job \"is done by\" exactly one Crew"
+
+  def sketched
+    @project = project(SKETCH)
+    open_sheet(@project, "Work")
+  end
+
+  def set = model_of(@project)
+
+  def test_sketching_reading_back_and_going_back
+    sketched
+    say "entity Site"
+    say "a Crew serves Site"
+    find("#layer-labels > g", text: "serves").click
+    assert_css ".read-back li", text: "Each Crew serves some Sites (how many is open)."
+    fill_in "Site: how many", with: "exactly one"
+    find_field("Site: how many").send_keys(:tab)
+    assert_css ".read-back li", text: "Each Crew serves exactly one Site."
+    first(:button, "Confirm").click
+    assert_css ".read-back li.confirmed", text: "exactly one Site"
+    thing("Crew").click
+    click_button "Make phones an entity"
+    assert_css "#facts h2", text: "Phone"
+    assert_equal "zero or more", set.named("has").first.ends.last.facts["cardinality"]
+    page.send_keys([:control, "z"])
+    assert_css "#answer", text: "Undone: made phones an entity"
+    assert_empty set.named("Phone")
+    page.send_keys(:escape)
+    assert_css "#facts", text: "1 of 4 sentences confirmed"
+    assert_accessible "an entities sheet"
+  end
+
+  def test_the_same_sheet_in_two_notations_each_with_its_layout
+    sketched
+    before = set.placements.each.to_h { |placed| [placed.id, placed.box] }
+    click_button "diamonds and ovals"
+    assert_css ".choice[aria-pressed=true]", text: "diamonds and ovals"
+    assert_css "#layer-labels path.p-outline", visible: :all
+    refute_equal(before, set.placements.each.to_h { |placed| [placed.id, placed.box] })
+    assert_accessible "an entities sheet with diamonds"
+    click_button "boxes", exact: true
+    assert_css ".choice[aria-pressed=true]", exact_text: "boxes"
+    assert_equal(before, set.placements.each.to_h { |placed| [placed.id, placed.box] })
+  end
+
+  def test_deriving_refining_deriving_again_and_proving
+    sketched
+    click_link "Derive tables"
+    assert_css "h2", text: "Added"
+    assert_text "A row of jobs holds one Job."
+    assert_accessible "what would be derived"
+    click_button "Take all of it"
+    assert_css "#layer-things > g", text: "crew_phones"
+    click_button "Prove it on the server"
+    assert_css "#answer", text: "Proved: the server took all 3 statements"
+    say "jobs has number varchr(9)"
+    click_button "Prove it on the server"
+    assert_css "#answer [role=alert]", text: "type \"varchr\" does not exist"
+    assert_accessible "a tables sheet"
+    say "jobs has number varchar(9)"
+    open_sheet(@project, "Work")
+    say "Job has priority required"
+    click_link "Derive tables"
+    assert_css "h2", text: /\AAdded\s1\z/
+    assert_no_text "number varchar(9)"
+    click_button "Take all of it"
+    assert_css "#layer-things > g", text: "priority"
+    assert_equal "varchar(9)", Basalt::Data::Tabling.column(set, set.named("jobs").first.id, "number")["type"]
+    assert_nil(Basalt::Data::Logical::Derivation.new(set).steps.find { |step| step.act != :keep })
+  end
+
+  def test_a_schema_is_brought_in
+    @project = project("project Tarnwater")
+    visit "/projects/#{@project.id}"
+    path = File.join(DOWNLOADS, "old_stock.sql")
+    File.write(path,
+               "CREATE TABLE parts (part_id bigint PRIMARY KEY, price real);\nCREATE TABLE stock (part_id bigint REFERENCES parts, held int, PRIMARY KEY (part_id));\nGRANT SELECT ON parts TO PUBLIC;")
+    attach_file "schema", path
+    click_button "Read it"
+    assert_text "2 tables taken"
+    assert_text "GRANT SELECT ON parts TO PUBLIC"
+    assert_accessible "a schema brought in"
+    find("main").click_link "old stock"
+    assert_css ".finding", text: "parts.price keeps money as real"
+    click_button "Make it numeric(12,2)"
+    assert_no_css ".finding", text: "keeps money"
+  end
+end
