@@ -27,9 +27,39 @@ module Web
       end
 
       schema(app)
+      words(app)
+      conventions(app)
       proving(app)
       confirming(app)
       going_back(app)
+    end
+
+    # What the words of the model mean.
+    def self.words(app)
+      app.get("/projects/:project_id/dictionary") { at_desk { |desk| erb(:dictionary, locals: { desk:, dictionary: Basalt::Data::Dictionary.new(desk.set) }) } }
+
+      { "csv" => "text/csv", "md" => "text/markdown" }.each do |ending, type|
+        app.get("/projects/:project_id/dictionary.#{ending}") do
+          at_desk do |desk|
+            content_type type, charset: "utf-8"
+            attachment "dictionary.#{ending}"
+            Basalt::Data::Dictionary.new(desk.set).public_send(ending == "csv" ? :csv : :markdown)
+          end
+        end
+      end
+    end
+
+    # How the house names tables and columns.
+    def self.conventions(app)
+      app.get("/projects/:project_id/conventions") { at_desk { |desk| erb(:conventions, locals: { desk:, house: desk.set.of_kind(Basalt::Data::Logical::Conventions::KIND).first }) } }
+      app.get("/projects/:project_id/conventions/sample") { at_desk { |desk| view(:convention_sample, tables: sample(desk.set, params)) } }
+
+      app.post("/projects/:project_id/conventions") do
+        at_desk do |desk|
+          desk.act(said: "agreed on names", by: person) { |draft| agree(draft, params) }
+          redirect project_path(desk.project_id, "conventions")
+        end
+      end
     end
 
     # A schema written in SQL becomes tables on a sheet of their own.
@@ -110,6 +140,26 @@ module Web
         end
       end
 
+      FACTS = [*Basalt::Data::Logical::Conventions::CHOICES.keys, *Basalt::Data::Logical::Conventions::PATTERNS.keys, "prefix", "longest"].freeze
+      SAMPLE = "sheet S: entities\nentity Work Order\nWork Order has number key, raised at required\nentity Crew\nCrew has code key, phones many\nentity Skill\nSkill has code key\n" \
+               "a Crew carries out zero or more Work Order; a Work Order \"is carried out by\" exactly one Crew\na Crew holds zero or more Skill; a Skill \"is held by\" zero or more Crew"
+
+      # Makes the one convention of a project, or alters it.
+      def agree(draft, params)
+        kind = Basalt::Data::Logical::Conventions::KIND
+        house = draft.of_kind(kind).first || Basalt::Change::Add.new(kind:, name: "House").apply(draft)
+        FACTS.each { |fact| draft.apply(Basalt::Change::Set.new(id: house.id, fact:, value: params[fact].to_s.strip.then { |text| text.empty? ? nil : text })) }
+        house
+      end
+
+      # @return [Array<Basalt::Data::Logical::Table>] what a small model would come to
+      def sample(_set, params)
+        draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
+        Basalt::Statements::Document.new(SAMPLE).into(draft)
+        house = agree(draft, params)
+        Basalt::Data::Logical::Mapping.new(draft, conventions: Basalt::Data::Logical::Conventions.new(draft.element(house.id))).tables
+      end
+
       # @return [Basalt::Model::Sheet, nil] the sheet that shows the tables of these entities already
       def target(set, sheet)
         ids = set.things_on(sheet.id).map(&:id)
@@ -126,7 +176,7 @@ module Web
         known = target(desk.set, sheet)&.id
         made = nil
         desk.act(said: "derived tables from #{sheet.name}", by: person, sheet_id: known || sheet.id) do |draft|
-          made = known || Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "#{sheet.name}, tables", "tables")
+          made = known || Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "#{sheet.name} as tables", "tables")
           derivation(draft, sheet, made).into(draft, keys:)
         end
         desk.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil } unless known
