@@ -37,6 +37,7 @@ module Store
       hash.to_h do |key, value|
         next [key, @ids[value]] if COLUMNS.include?(key) && value.is_a?(String)
         next [key, named(value)] if key == "finding"
+        next [key, thread(value)] if key == "thread" && value.is_a?(String)
 
         [key, nested(value)]
       end
@@ -48,6 +49,12 @@ module Store
       when Array then value.map { |item| item.is_a?(Hash) ? plain(item) : item }
       else value
       end
+    end
+
+    # The thread to what something was derived from holds ids, and words between them.
+    def thread(value)
+      @elements ||= @document.set.elements.each.to_set(&:id)
+      value.split("/").map { |part| @elements.include?(part) ? @ids[part] : part }.join("/")
     end
 
     # A finding is named by its rule and the ids of what it is about.

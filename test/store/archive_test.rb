@@ -10,7 +10,7 @@ class ArchiveTest < Minitest::Test
     project = demo
     desk = Store::Desk.for(project.id)
     desk.open do |open|
-      sheet = open.set.sheet_list.last
+      sheet = open.set.sheets[sheet_of(project, "Greyholm plant network").id]
       open.act(said: "said: server x", by: "a", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new("server x").into(draft, sheet_id: sheet.id) }
       open.act(said: "tidied", by: "a", sheet_id: sheet.id, tidy: true) { nil }
       open.undo(by: "a", sheet_id: sheet.id)
@@ -41,7 +41,7 @@ class ArchiveTest < Minitest::Test
   def test_what_was_done_before_can_still_be_undone
     project = worked_on
     copy = Store::Archive.read(Store::Archive.write(project.id))
-    sheet = model_of(copy).sheet_list.last
+    sheet = sheet_of(copy, "Greyholm plant network")
     Store::Desk.for(copy.id).open { |desk| 2.times { assert desk.undo(by: "b", sheet_id: sheet.id) } }
     assert_empty model_of(copy).named("x")
   end
