@@ -5,6 +5,7 @@ require_relative "../test/support/generated_network"
 require_relative "graphs"
 require_relative "layout"
 require_relative "pages"
+require_relative "schema"
 require "rack/test"
 require "tmpdir"
 
@@ -38,6 +39,7 @@ class Bench
     warm_up
     SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }
     inventory
+    SchemaBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
     LINKED.each { |size| linked(size) }
     LayoutBench.new.run
   end

@@ -11,9 +11,12 @@ module Basalt
         return if element.name.nil? || element.relation?
 
         mark = of(element)
-        twin = draft.named(element.name).find { |other| other.id != element.id && other.kind == element.kind && of(other) == mark }
+        twin = near(draft, element).find { |other| other.id != element.id && other.kind == element.kind && other.name == element.name && of(other) == mark }
         raise Mistake, "there is a #{element.noun} called “#{element.name}” already" if twin
       end
+
+      # A part has only its siblings to be told from.
+      def near(draft, element) = element.owner_id ? draft.elements.by(:owner, element.owner_id) : draft.elements.by(:name, element.name)
 
       def of(element)
         [element.owner_id] + element.description.distinct_by.map do |key|
