@@ -65,7 +65,7 @@ module Web
     # A schema written in SQL becomes tables on a sheet of their own.
     def self.schema(app)
       app.post("/projects/:project_id/schemas") do
-        file = params[:file]
+        file = params[:schema]
         raise Basalt::Mistake, "Choose an SQL file first" unless file.is_a?(Hash) && file[:tempfile]
 
         read = Basalt::Data::Physical::Schema.new(file[:tempfile].read(Basalt::Data::Physical::Schema::LIMIT + 1).to_s)

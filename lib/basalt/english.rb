@@ -5,7 +5,12 @@ require "dry/inflector"
 module Basalt
   # How things are said.
   module English
-    INFLECTOR = Dry::Inflector.new { |rules| rules.uncountable("staff", "data", "feedback", "software", "hardware", "news", "weather") }
+    INFLECTOR = Dry::Inflector.new do |rules|
+      rules.uncountable("staff", "data", "feedback", "software", "hardware", "news", "weather", "works", "series", "equipment", "information")
+      { "virus" => "viruses", "lens" => "lenses", "man" => "men", "woman" => "women", "child" => "children", "tooth" => "teeth", "foot" => "feet", "person" => "people" }.each { |one, many|
+        rules.irregular(one, many)
+      }
+    end
     # Words that sound as if they began otherwise than they are written.
     SILENT = /\A(hour|honest|honou?r|heir)/i
     YOD = /\A(uni([^nm]|\z)|use|usu|eu|one\b|once\b|ut[ei]|u\b)/i
@@ -42,7 +47,7 @@ module Basalt
                cancel carry cause change charge check choose close collect come comprise concern confirm connect consist contact contain control cover create deal
                decide deliver depend describe design detect determine direct do drive drop dispatch earn employ enrol enter escalate examine experience feed fill
                find fit fix follow form fulfil gather get give go govern grant group handle have head help hold house identify include inform inspect install
-               instruct invoice involve issue join keep know lead leave lend let like link list live locate log maintain make manage mark measure meet mentor mention
+               instruct invoice involve issue join keep know lead leave lend let like link list live locate log maintain make manage mark measure meet mentor mention monitor
                move name need notify observe occupy occur offer open operate order organise own park pass pay perform place plan play precede prescribe produce
                provide publish purchase put qualify quote raise rank reach read receive record refer register reject relate release rent repair replace report
                represent request require reserve reside respond return review run satisfy schedule see sell send serve set settle share ship show sign signal specify
@@ -54,7 +59,7 @@ module Basalt
     def verb_phrase?(words)
       first, second = words.downcase.split.grep(/[[:alpha:]]/)
       return false if first.nil?
-      return true if AUXILIARIES.include?(first) || BASES.include?(base(first))
+      return true if AUXILIARIES.include?(first) || (BASES.include?(base(first)) && base(first) != first)
       return false if first.match?(NOMINAL) && !first.match?(/(raises|averages|manages|measures)\z/)
 
       PARTICLES.include?(second.to_s) ? first.match?(/(s|ed|ing)\z/) : first.match?(/[^s]s\z/) && words.split.length == 1 && !first.match?(/(us|is|ers|ors)\z/)
@@ -78,7 +83,8 @@ module Basalt
       word = noun[/\S+\z/].to_s
       return false if word.match?(/(ss|us|is|as|os)\z/i)
 
-      INFLECTOR.pluralize(word).casecmp?(word) && !INFLECTOR.singularize(word).casecmp?(word)
+      one = INFLECTOR.singularize(word)
+      !one.casecmp?(word) && INFLECTOR.pluralize(one).casecmp?(word)
     end
 
     def last_word(noun)

@@ -71,7 +71,7 @@ class DataPagesTest < Minitest::Test
       assert_includes [409, 422], last_response.status, path
       assert_match message, last_response.body
     end
-    post "#{base}/schemas", { token:, file: Rack::Test::UploadedFile.new(StringIO.new("CREATE TABLE x ("), "text/plain", original_filename: "x.sql") }
+    post "#{base}/schemas", { token:, schema: Rack::Test::UploadedFile.new(StringIO.new("CREATE TABLE x ("), "text/plain", original_filename: "x.sql") }
     assert_match(/line 1: syntax error/, last_response.body)
     assert_equal before, rows(model_of(@project))
   end

@@ -170,7 +170,8 @@ class DerivedTablesTest < Minitest::Test
 
   def test_schemas_that_cannot_be_read_say_where_and_statements_not_modelled_are_kept
     draft = -> { Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid }) }
-    { "CREATE TABLE x (\n a int,,\n b int)" => /line 2: syntax error/, "CREATE TABLE `x` (a int)" => /backquotes is of another server/, "CREATE TABLE x (a int) ENGINE=InnoDB" => /ENGINE = is of another/,
+    { "CREATE TABLE x (\n a int,,\n b int)" => /line 2: syntax error/,
+      "CREATE TABLE `x` (a int)" => /backquotes is of another server/, "CREATE TABLE x (a int) ENGINE=InnoDB" => /ENGINE = is of another/,
       "x" * 10_000_001 => /larger than 10 MB/, "CREATE TABLE a (b int REFERENCES nowhere)" => /nowhere, which the script does not make/ }.each do |sql, message|
       assert_match message, assert_raises(Basalt::Mistake) { D::Physical::Schema.new(sql).into(draft.call) }.message
     end

@@ -44,14 +44,15 @@ module Basalt
       end
 
       def entry(element, of = joined(element))
-        Entry.new(id: element.id, kind: element.noun, name: element.name, of:, type: element["type"], meaning: element["meaning"] || inherited(element), synonyms: element["synonyms"], source: source(element))
+        Entry.new(id: element.id, kind: element.noun, name: element.name, of:, type: element["type"], meaning: element["meaning"] || from_source(element), synonyms: element["synonyms"],
+                  source: source(element))
       end
 
       def joined(element) = element.relation? ? element.poles.map { |id| @set.element(id).name }.join(" – ") : nil
       def source(element) = element["thread"] && Threads.path(@set, element["thread"])&.sub(%r{/\..*}, "")
 
       # What was derived means what its source means.
-      def inherited(element) = element["thread"] && Threads.source(@set, element)&.[]("meaning")
+      def from_source(element) = element["thread"] && Threads.source(@set, element)&.[]("meaning")
     end
   end
 end
