@@ -140,7 +140,7 @@ module Web
         end
       end
 
-      FACTS = [*Basalt::Data::Logical::Conventions::CHOICES.keys, *Basalt::Data::Logical::Conventions::PATTERNS.keys, "prefix", "longest"].freeze
+      FACTS = [*Basalt::Data::Logical::Conventions::CHOICES.keys, *Basalt::Data::Logical::Conventions::PATTERNS.keys, "prefix", "longest", "types"].freeze
       SAMPLE = "sheet S: entities\nentity Work Order\nWork Order has number key, raised at required\nentity Crew\nCrew has code key, phones many\nentity Skill\nSkill has code key\n" \
                "a Crew carries out zero or more Work Order; a Work Order \"is carried out by\" exactly one Crew\na Crew holds zero or more Skill; a Skill \"is held by\" zero or more Crew"
 

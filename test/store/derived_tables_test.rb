@@ -92,6 +92,13 @@ class DerivedTablesTest < Minitest::Test
                   "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew")
   end
 
+  def test_the_house_has_types_of_its_own
+    draft = derive(model("convention House, types \"price: numeric(10,4); colour: char(6)\"\nentity Part\nPart has code key, list price, colour, weight"))
+    types = D::Tabling.columns(draft, draft.named("parts").first.id).to_h { |column| [column.name, column["type"]] }
+    assert_equal({ "part_id" => "bigint", "code" => "varchar(20)", "list_price" => "numeric(10,4)", "colour" => "char(6)", "weight" => "numeric" }, types)
+    assert proved(draft).passed?
+  end
+
   def test_names_that_need_quotes_keywords_and_other_scripts
     draft = derive(model("entity \"Order \"\"x\"\"\"\nentity User\nUser has \"select\" key, \"größe\" required, \"a b\"\nentity 部品\na User owns many 部品; a 部品 \"is owned by\" exactly one User"))
     outcome = proved(draft)

@@ -47,7 +47,7 @@ module Basalt
         Model::Kind.new(name: "check", plural: "checks", owner: "table", fields: [field("expression", :text), *THREAD]),
         Model::Kind.new(name: Logical::Conventions::KIND, plural: "conventions", nouns: { "convention" => {} },
                         fields: [*Logical::Conventions::CHOICES.map { |name, choices| field(name, :choice, choices:) },
-                                 *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) }, field("prefix", :word), field("longest", :integer, range: 8..63)])
+                                 *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) }, field("prefix", :word), field("longest", :integer, range: 8..63), field("types", :text)])
       ].freeze
 
       ALL = (CONCEPTUAL + LOGICAL).freeze

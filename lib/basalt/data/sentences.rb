@@ -76,7 +76,7 @@ module Basalt
         quality("table", "because <why:word>"), quality("table", "meaning <meaning:word>"),
         *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:word>") },
         *Logical::Conventions::PATTERNS.keys.map { |name| Conventional.pattern(name) },
-        quality(Logical::Conventions::KIND, "prefix <prefix:word>"), quality(Logical::Conventions::KIND, "longest <longest:integer>"),
+        quality(Logical::Conventions::KIND, "prefix <prefix:word>"), quality(Logical::Conventions::KIND, "types <types:word>"), quality(Logical::Conventions::KIND, "longest <longest:integer>"),
         quality(%w[entity relationship meeting], "meaning <meaning:word>"), quality(%w[entity relationship meeting], "also called <synonyms:word>")
       ].freeze
     end

@@ -23,7 +23,7 @@ module Basalt
           words = [*before, attribute["many"] ? English.singular(attribute.name) : attribute.name]
           return parts.flat_map { |part| of(part, words, key: key || part["key"], required: required || part["required"]) } if parts.any?
 
-          [Column.new(thread: attribute.id, name: @house.column(words.join(" ")), type: Types.guess(words.join(" ")), key: key ? true : false, required: key || required ? true : false,
+          [Column.new(thread: attribute.id, name: @house.column(words.join(" ")), type: @house.type(words.join(" ")), key: key ? true : false, required: key || required ? true : false,
                       generated: generated(attribute))]
         end
 

@@ -10,7 +10,7 @@ module Basalt
         # What is chosen, with the choices; the first is what holds where nothing was chosen.
         CHOICES = {
           "tables" => %w[plural singular], "case" => %w[snake camel pascal upper], "keys" => %w[surrogate natural],
-          "derived" => ["left out", "generated"], "minimums" => ["said", "enforced"]
+          "derived" => ["left out", "generated"]
         }.freeze
         # Patterns with the words in braces that they may hold.
         PATTERNS = { "key" => ["{entity} id", %w[entity]], "foreign key" => ["{entity} id", %w[entity key]], "joining table" => ["{one} {other}", %w[one verb other]] }.freeze
@@ -29,6 +29,14 @@ module Basalt
         def surrogate? = keys == "surrogate"
         def prefix = @facts["prefix"].to_s
         def longest = @facts["longest"] || LONGEST
+
+        # The house's own types, by a word of what an attribute is called; the usual ones otherwise.
+        #
+        # @return [String] of a column for what is called so
+        def type(words) = own_types.find { |word, _| words.match?(/\b#{Regexp.escape(word)}\b/i) }&.last || Types.guess(words)
+
+        # @return [Array<Array(String, String)>] word and type
+        def own_types = @facts["types"].to_s.split(";").filter_map { |entry| entry.split(":", 2).map(&:strip).then { |pair| pair if pair.length == 2 && pair.none?(&:empty?) } }
 
         # @return [String] the name of a table for what is called so
         def table(words) = name(tables == "plural" ? English.plural(words) : English.singular(words))

@@ -32,6 +32,9 @@ module Basalt
         # Texts may differ in length: what is referred to is a text all the same.
         def self.same?(one, other) = usual(one) == usual(other)
 
+        # @return [String] the words that a rule looks for
+        def self.words(shape) = shape.source.gsub(/\\[bAz]|[()]/, " ").gsub("|", ", ").squeeze(" ").gsub(" ,", ",").strip.sub(/,\s*\z/, "")
+
         def self.guess(name) = RULES.find { |shape, _| name.match?(shape) }&.last || OTHER
       end
     end
