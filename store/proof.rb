@@ -44,7 +44,8 @@ module Store
       statements.each_with_index do |statement, index|
         return Outcome.new(ran: index, message: "the script takes longer than #{ALL} seconds", element_id: statement.element_id) if Process.clock_gettime(Process::CLOCK_MONOTONIC) > @ends
 
-        scratch.exec(statement.text)
+        # Taken alone: no second command can be hidden in a name, a type or an expression.
+        scratch.exec_params(statement.text, [])
       rescue PG::ConnectionBad, PG::UnableToSend
         raise
       rescue PG::Error => e

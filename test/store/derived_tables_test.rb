@@ -203,6 +203,7 @@ class DerivedTablesTest < Minitest::Test
     statement = ->(text) { Store::Proof.of([D::Physical::Script::Statement.new(text:, element_id: nil)]) }
     assert_match(/permission denied|must be superuser|superuser/i, statement.call("COPY (SELECT 1) TO PROGRAM 'id'").message)
     assert_match(/permission denied/, statement.call("CREATE ROLE other").message)
+    assert_match(/multiple commands/, statement.call("CREATE TABLE x (a int); SET statement_timeout = 0").message)
     assert_match(/statement timeout/, statement.call("SELECT pg_sleep(20)").message)
     assert_match(/permission denied/, statement.call("SELECT pg_read_file('/etc/passwd')").message)
   end
