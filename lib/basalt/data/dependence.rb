@@ -23,6 +23,17 @@ module Basalt
         of(context.draft, entity.id).each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
       end
 
+      # A weak entity is one of its own: its partial key is its key, or it is given one.
+      #
+      # @return [Array] changes
+      def standing_alone(set, entity)
+        attributes = Describing.of(set, entity.id)
+        partial = attributes.select { |attribute| attribute["partial"] }
+        key = partial.flat_map { |attribute| [["partial", nil], ["key", true]].map { |fact, value| Change::Set.new(id: attribute.id, fact:, value:) } }
+        key = [Change::Add.new(kind: "attribute", name: "code", owner_id: entity.id, facts: { "key" => true })] if partial.empty? && attributes.none? { |one| one["key"] || one.name == "code" }
+        [Change::Set.new(id: entity.id, fact: "strength", value: nil), *key]
+      end
+
       # The relationship by which a weak entity is told from others: the first that joins it to its owner.
       #
       # @return [Model::Element, nil] a relationship

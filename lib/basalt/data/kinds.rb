@@ -6,6 +6,7 @@ module Basalt
     module Kinds
       WEAK = "weak entity"
       SPLITS = %w[disjoint overlapping].freeze
+      DELETING = ["cascade", "set null", "restrict"].freeze
 
       def self.field(name, type, **rest) = Model::Field.new(name:, type:, **rest)
       def self.flag(name, label = nil) = field(name, :flag, label:)
@@ -41,7 +42,7 @@ module Basalt
         Model::Kind.new(name: "column", plural: "columns", owner: "table",
                         fields: [field("type", :text), flag("key"), flag("required"), field("default", :text), field("generated", :text), *THREAD, field("meaning", :text)]),
         Model::Kind.new(name: "reference", plural: "references", ends: { "from" => ["table"], "to" => ["table"], "column" => ["column"], "key" => ["column"] },
-                        fields: [field("deleting", :choice, choices: ["cascade", "set null", "restrict"], label: "on delete"), *THREAD]),
+                        fields: [field("deleting", :choice, choices: DELETING, label: "on delete"), *THREAD]),
         Model::Kind.new(name: "constraint", plural: "constraints", ends: { "table" => ["table"], "column" => ["column"] },
                         fields: [field("type", :choice, choices: %w[unique index]), field("name", :text), *THREAD]),
         Model::Kind.new(name: "check", plural: "checks", owner: "table", fields: [field("expression", :text), *THREAD]),

@@ -2,11 +2,11 @@
 
 module Basalt
   module Data
-    # Names of columns, separated by commas; a word that the statement goes on with ends them.
+    # Names of columns, separated by commas.
     class NamesSlot
       def stops?(_token) = false
 
-      def candidates(matcher, _node, rest, at)
+      def candidates(matcher, _node, _rest, at)
         names = []
         loop do
           token = matcher.token(at)
@@ -14,16 +14,12 @@ module Basalt
 
           names << Statements::Naming.new(token.text)
           at += 1
-          break unless matcher.token(at)&.literal?(",") && !qualities?(rest, matcher.token(at + 1))
+          break unless matcher.token(at)&.literal?(",")
 
           at += 1
         end
         yield names, at
       end
-
-      private
-
-      def qualities?(_rest, token) = token.nil?
     end
   end
 end

@@ -37,12 +37,7 @@ module Basalt
 
         # Without any other owner it is weak no more.
         def standing(weak, dependence)
-          return [] if Dependence.of(set, weak.id).any? { |one| one.id != dependence.id }
-
-          partial = Describing.of(set, weak.id).select { |attribute| attribute["partial"] }
-          key = partial.map { |attribute| Change::Set.new(id: attribute.id, fact: "key", value: true) } + partial.map { |attribute| Change::Set.new(id: attribute.id, fact: "partial", value: nil) }
-          key = [Change::Add.new(kind: "attribute", name: "code", owner_id: weak.id, facts: { "key" => true })] if key.empty? && Describing.of(set, weak.id).none? { |one| one["key"] || one.name == "code" }
-          [Change::Set.new(id: weak.id, fact: "strength", value: nil), *key]
+          Dependence.of(set, weak.id).any? { |one| one.id != dependence.id } ? [] : Dependence.standing_alone(set, weak)
         end
       end
     end

@@ -20,20 +20,12 @@ module Basalt
           owner = set.relations_of(entity.id, "relationship").filter_map { |one| owner(one, entity) }.first
           return repair("Make #{owner.name} its owner", Change::Add.new(kind: "dependence", ends: [["weak", entity.id], ["owner", owner.id]])) if owner
 
-          repair("Let #{entity.name} stand alone", Change::Set.new(id: entity.id, fact: "strength", value: nil), *key(entity))
+          repair("Let #{entity.name} stand alone", *Dependence.standing_alone(set, entity))
         end
 
         def owner(relationship, entity)
           other = relationship.ends.find { |joined| joined.target_id != entity.id } or return
           set.element(other.target_id) if Cardinality.read(other.facts["cardinality"]).then { |how_many| how_many.least == 1 && how_many.most == 1 }
-        end
-
-        # Its partial key is its key from then on.
-        def key(entity)
-          partial = Describing.of(set, entity.id).select { |attribute| attribute["partial"] }
-          return [Change::Add.new(kind: "attribute", name: "code", owner_id: entity.id, facts: { "key" => true })] if partial.empty? && Describing.of(set, entity.id).none? { |one| one["key"] || one.name == "code" }
-
-          partial.flat_map { |attribute| [Change::Set.new(id: attribute.id, fact: "partial", value: nil), Change::Set.new(id: attribute.id, fact: "key", value: true)] }
         end
       end
     end

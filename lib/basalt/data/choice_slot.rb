@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    # One of a few phrases.
+    class ChoiceSlot
+      # @param phrases [Array<String>]
+      def initialize(phrases)
+        @phrases = phrases
+        @longest = phrases.map { |phrase| phrase.split.length }.max
+      end
+
+      def stops?(_token) = false
+
+      def candidates(matcher, _node, _rest, at)
+        words = matcher.tokens[at, @longest].to_a.take_while(&:word?).map(&:text)
+        known = @phrases.find { |phrase| words.first(phrase.split.length) == phrase.split }
+        return matcher.expect(at, @phrases.join(" or ")) unless known
+
+        yield known, at + known.split.length
+      end
+    end
+  end
+end
