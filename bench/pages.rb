@@ -8,6 +8,8 @@ require "tmpdir"
 # What a browser shows of a sheet: how long until it is painted, and how many frames a second
 # while a thing is dragged and the paper is panned.
 class Pages
+  # The driver gives up on a script at times, long before its limit; on a fresh page it answers.
+  TRIES = 4
   FLAGS = %w[--headless=new --no-sandbox --disable-gpu --window-size=1280,943 --hide-scrollbars --disable-background-networking].freeze
   FRAMES = <<~JS
     const [type, done] = arguments;
@@ -73,8 +75,12 @@ class Pages
 
   # @return [Array(Float, Float), nil] frames a second, and ms until the sixth frame
   def frames(type)
-    @session.evaluate_async_script(FRAMES, type)
-  rescue Selenium::WebDriver::Error::WebDriverError
+    TRIES.times do
+      return @session.evaluate_async_script(FRAMES, type)
+    rescue Selenium::WebDriver::Error::WebDriverError
+      @session.visit(@path)
+      3.times { @session.find("[data-view=in]").click }
+    end
     nil
   end
 end
