@@ -36,8 +36,3 @@ group :development do
   gem "brakeman", "~> 7.1", require: false
   gem "rubocop", "~> 1.80", require: false
 end
-
-# Only bin/assets needs it; what it builds is committed.
-group :assets, optional: true do
-  gem "tailwindcss-ruby", "~> 4.1", require: false
-end

@@ -16,9 +16,13 @@ export class View {
     this.zoom = zoom().scaleExtent([LEAST, MOST]).filter((event) => this.concerns(event)).on("zoom", (event) => this.show(event.transform));
     select(this.viewport).call(this.zoom).on("dblclick.zoom", null);
     if (viewport.id === "viewport") document.querySelectorAll("[data-view]").forEach((button) => button.addEventListener("click", () => this[button.dataset.view]()));
+    this.measure();
     this.fit();
-    new ResizeObserver(() => { if (!this.touched) this.fit(); }).observe(this.viewport);
+    new ResizeObserver(() => { this.measure(); this.touched ? this.onShow?.() : this.fit(); }).observe(this.viewport);
   }
+
+  // Asking while something moves would lay the page out anew.
+  measure() { this.port = { width: this.viewport.clientWidth, height: this.viewport.clientHeight }; }
 
   // The wheel zooms and a drag of the paper pans; a drag of a thing is not the view's.
   concerns(event) {
