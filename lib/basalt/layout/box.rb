@@ -9,10 +9,13 @@ module Basalt
         @y = y
         @w = w
         @h = h
+        # Asked for so often that they are kept.
+        @right = x + w
+        @bottom = y + h
         freeze
       end
 
-      attr_reader :x, :y, :w, :h
+      attr_reader :x, :y, :w, :h, :right, :bottom
 
       # @return [Box] around all of them; nil for none
       def self.around(boxes)
@@ -33,8 +36,6 @@ module Basalt
         new(x: xs[0], y: ys[0], w: xs[1] - xs[0], h: ys[1] - ys[0])
       end
 
-      def right = x + w
-      def bottom = y + h
       def cx = x + (w / 2.0)
       def cy = y + (h / 2.0)
       def grow(by, other = by) = Box.new(x: x - by, y: y - other, w: w + (2 * by), h: h + (2 * other))

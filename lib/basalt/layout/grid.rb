@@ -12,8 +12,10 @@ module Basalt
       # @param xs [Array<Numeric>]
       # @param ys [Array<Numeric>]
       def initialize(xs, ys)
-        @xs = xs.uniq.sort
-        @ys = ys.uniq.sort
+        @across = Ruler.new(xs)
+        @down = Ruler.new(ys)
+        @xs = @across.values
+        @ys = @down.values
         @width = @xs.length
         @level_walls = Array.new(@width * @ys.length, 0)
         @upright_walls = Array.new(@width * @ys.length, 0)
@@ -24,17 +26,21 @@ module Basalt
       def size = @width * @ys.length
 
       # @return [Integer] the node at a point whose x and y are the grid's own
-      def node(point) = (@ys.bsearch_index { |y| y >= point[1] } * @width) + @xs.bsearch_index { |x| x >= point[0] }
+      def node(point) = (@down.from(point[1]) * @width) + @across.from(point[0])
       def point(node) = [@xs[node % @width], @ys[node / @width]]
 
       # Nothing passes through the box.
-      def block(box) = mark(box.grow(CLEAR), Float::INFINITY)
+      def block(box)
+        left, right, top, bottom = box.x - CLEAR, box.right + CLEAR, box.y - CLEAR, box.bottom + CLEAR
+        mark_level(left, right, top, bottom, Float::INFINITY)
+        mark_upright(left, right, top, bottom, Float::INFINITY)
+      end
 
       # Running along the segment costs extra.
       def charge(segment, price)
-        level = segment.h.zero?
-        mark_level(segment.grow(0, BESIDE), price) if level
-        mark_upright(segment.grow(BESIDE, 0), price) unless level
+        return mark_level(segment.x, segment.right, segment.y - BESIDE, segment.bottom + BESIDE, price) if segment.h.zero?
+
+        mark_upright(segment.x - BESIDE, segment.right + BESIDE, segment.y, segment.bottom, price)
       end
 
       # Price of the step to the right of a node, and of the one down from it, beyond its length.
@@ -43,43 +49,39 @@ module Basalt
 
       private
 
-      def mark(box, price)
-        mark_level(box, price)
-        mark_upright(box, price)
+      def mark_level(left, right, top, bottom, price)
+        row, last = @down.above(top), @down.from(bottom)
+        return if row >= last
+
+        first, beyond = steps(@across, left, right)
+        while row < last
+          raise_to(@level_walls, (row * @width) + first, (row * @width) + beyond, 1, price)
+          row += 1
+        end
       end
 
-      def mark_level(box, price)
-        rows = strictly(@ys, box.y, box.bottom)
-        return if rows.none?
+      def mark_upright(left, right, top, bottom, price)
+        column, last = @across.above(left), @across.from(right)
+        return if column >= last
 
-        steps = between(@xs, box.x, box.right)
-        rows.each { |row| steps.each { |column| raise_to(@level_walls, (row * @width) + column, price) } }
+        first, beyond = steps(@down, top, bottom)
+        while column < last
+          raise_to(@upright_walls, (first * @width) + column, (beyond * @width) + column, @width, price)
+          column += 1
+        end
       end
 
-      def mark_upright(box, price)
-        columns = strictly(@xs, box.x, box.right)
-        return if columns.none?
-
-        steps = between(@ys, box.y, box.bottom)
-        steps.each { |row| columns.each { |column| raise_to(@upright_walls, (row * @width) + column, price) } }
+      def raise_to(walls, at, beyond, stride, price)
+        while at < beyond
+          walls[at] = price if walls[at] < price
+          at += stride
+        end
       end
 
-      def raise_to(walls, at, price)
-        walls[at] = price if walls[at] < price
-      end
-
-      # Indexes of the values between two bounds.
-      def strictly(values, low, high)
-        first = values.bsearch_index { |value| value > low } || values.length
-        beyond = values.bsearch_index { |value| value >= high } || values.length
-        first...beyond
-      end
-
-      # Indexes of the steps, each from a value to the next, that reach between two bounds.
-      def between(values, low, high)
-        first = (values.bsearch_index { |value| value > low } || values.length) - 1
-        beyond = values.bsearch_index { |value| value >= high } || (values.length - 1)
-        ([first, 0].max)...([beyond, values.length - 1].min)
+      # The steps, each from a value to the next, that reach between two bounds: the first, and the one beyond.
+      def steps(ruler, low, high)
+        first = ruler.above(low) - 1
+        [first.negative? ? 0 : first, [ruler.from(high), ruler.length - 1].min]
       end
     end
   end

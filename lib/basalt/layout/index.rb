@@ -36,10 +36,14 @@ module Basalt
       # @return [Array<Array(Object, Box)>] what overlaps the box
       def overlapping(box)
         found = {}.compare_by_identity
+        left, top, right, bottom = box.x, box.y, box.right, box.bottom
         each_cell(box) do |cell|
           next unless @cells.key?(cell)
 
-          @cells[cell].each { |entry| found[entry] = true if entry[1].overlap?(box) }
+          @cells[cell].each do |entry|
+            other = entry[1]
+            found[entry] = true if left < other.right && other.x < right && top < other.bottom && other.y < bottom
+          end
         end
         found.keys
       end
@@ -47,8 +51,15 @@ module Basalt
       private
 
       def each_cell(box)
-        ((box.x / CELL).floor..(box.right / CELL).floor).each do |column|
-          ((box.y / CELL).floor..(box.bottom / CELL).floor).each { |row| yield (column * 1_000_003) + row }
+        column, last = (box.x / CELL).floor, (box.right / CELL).floor
+        first, lowest = (box.y / CELL).floor, (box.bottom / CELL).floor
+        while column <= last
+          row = first
+          while row <= lowest
+            yield (column * 1_000_003) + row
+            row += 1
+          end
+          column += 1
         end
       end
     end
