@@ -183,7 +183,7 @@ module Web
         made
       end
 
-      def script(set, sheet) = Basalt::Data::Physical::Script.new(set, set.things_on(sheet.id).select { |thing| thing.kind == "table" })
+      def script(set, sheet) = Basalt::Data::Physical::Script.new(set, set.things_on(sheet.id).select { |thing| %w[table view].include?(thing.kind) })
     end
   end
 end

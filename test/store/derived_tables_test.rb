@@ -86,6 +86,65 @@ class DerivedTablesTest < Minitest::Test
                   "entity Asset, kinds kept together\nAsset has tag key\nAsset is any of Pump or Valve\nPump has power required")
   end
 
+  ASSETS = "entity Site\nSite has code key\nentity Crew\nCrew has code key\nentity Asset, kinds kept apart\nAsset has tag key, colours many\nAsset is either Pump or Valve, complete\nPump has power required\n" \
+           "an Asset \"stands at\" exactly one Site; a Site holds zero or more Asset\na Crew maintains zero or more Asset; an Asset \"is maintained by\" zero or more Crew\n" \
+           "entity Job\nJob has number key\na Job concerns exactly one Asset; an Asset \"is subject of\" zero or more Job\n".freeze
+
+  def test_kinds_whose_tables_hold_all_of_it_leave_the_general_one_without_a_table
+    draft = assert_tables({ "sites" => ["#site_id", "code!"], "crews" => ["#crew_id", "code!"], "pumps" => ["#pump_id", "tag!", "power!", "site_id!"], "valves" => ["#valve_id", "tag!", "site_id!"],
+                            "pump_colours" => ["#pump_id", "#colour"], "valve_colours" => ["#valve_id", "#colour"], "crew_pumps" => ["#crew_id", "#pump_id"], "crew_valves" => ["#crew_id", "#valve_id"],
+                            "jobs" => ["#job_id", "number!", "pump_id", "valve_id"] }, ASSETS)
+    assert_equal(["num_nonnulls(pump_id, valve_id) = 1"], draft.of_kind("check").map { |one| one["expression"] })
+    assert_match(/It holds all of an Asset too/, draft.named("pumps").first["why"])
+    assert_empty Basalt::Checks::Runner.new(draft).findings.map(&:rule) & %w[entity-in-no-table nullable-disagrees]
+  end
+
+  def test_a_general_entity_that_is_needed_keeps_its_table_and_says_why
+    { ", complete" => /need not be any of them/, "\nweak entity Note of Asset" => /told apart by the Asset/ }.each do |text, reason|
+      whole = text.start_with?(",") ? ASSETS.sub(text, "") : ASSETS + text.strip
+      draft = derive(model(whole))
+      assert_match reason, draft.named("assets").first["why"]
+      assert proved(draft).passed?
+    end
+  end
+
+  def test_a_minimum_is_held_by_triggers_where_the_house_says_so
+    text = "convention House, minimums \"by trigger\"\n#{CREW}entity Job\nJob has number key\na Crew does one or more Job; a Job is done by exactly one Crew\n" \
+           "entity Skill\nSkill has code key\na Crew holds 2 to 7 Skill; a Skill is held by zero or more Crew"
+    draft = derive(model(text))
+    assert_empty D::Logical::Derivation.new(draft).steps
+    assert_equal([["crews", 1, "jobs"], ["crews", 2, "crew_skills"]], draft.of_kind("minimum").map { |one| [draft.element(one.target("table")).name, one["least"], draft.element(one.target("of")).name] }.sort_by(&:last).reverse)
+    statements = D::Physical::Script.new(draft).statements
+    assert_equal statements.map(&:text), D::Physical::Script.new(model(Basalt::Statements::Teller.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))).statements.map(&:text)
+    rows = lambda do |*inserts|
+      Store::Proof.of(statements + ["BEGIN", *inserts, "COMMIT"].map { |text_of| D::Physical::Script::Statement.new(text: text_of, element_id: nil) }).message
+    end
+    crew = "INSERT INTO crews (code, name) VALUES ('a', 'A')"
+    job = "INSERT INTO jobs (number, crew_id) VALUES ('1', 1)"
+    skills = ["INSERT INTO skills (code) VALUES ('x'), ('y')", "INSERT INTO crew_skills VALUES (1, 1), (1, 2)"]
+    assert_nil rows.call(crew, job, *skills)
+    assert_match(/each row of crews needs at least 1 of jobs/, rows.call(crew, *skills))
+    assert_match(/each row of crews needs at least 2 of crew_skills/, rows.call(crew, job))
+    assert_match(/at least 1 of jobs/, rows.call(crew, job, *skills, "COMMIT", "BEGIN", "DELETE FROM jobs"))
+    assert_nil rows.call(crew, job, *skills, "COMMIT", "BEGIN", "DELETE FROM crew_skills", "DELETE FROM jobs", "DELETE FROM crews")
+  end
+
+  def test_a_fact_computed_across_entities_becomes_a_view_a_column_or_a_stored_value_with_the_reason
+    count = "(SELECT count(*) FROM jobs WHERE jobs.crew_id = crews.crew_id)"
+    jobs = "entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew\n"
+    draft = derive(model("#{CREW}#{jobs}Crew has load derived from Job by \"#{count}\", label derived by \"upper(code)\" becoming \"generated column\", \"peak load\" derived from Job by \"the most there were\" becoming \"stored value\", mood derived from Job by \"in words only\""))
+    assert_equal(["crew_id", "code", "name", "label", "peak_load"], D::Tabling.columns(draft, draft.named("crews").first.id).map(&:name))
+    assert_equal ["SELECT crews.*, (#{count}) AS load FROM crews"], draft.of_kind("view").map { |view| view["query"] }
+    [/load looks at other tables/, /label is worked out by the server/, /peak load is stored: whoever writes/, /mood looks at other tables, and its rule is in words/].each { |why| assert_match why, draft.named("crews").first["why"] }
+    assert proved(draft).passed?
+    assert_empty D::Logical::Derivation.new(draft).steps
+    copy = model(Basalt::Statements::Teller.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))
+    assert_equal D::Physical::Script.new(draft).text, D::Physical::Script.new(copy).text
+    draft.apply(Basalt::Change::Set.new(id: draft.of_kind("view").first.id, fact: "query", value: "SELECT 1 AS load"),
+                Basalt::Change::Set.new(id: draft.named("load").first.id, fact: "rule", value: "(SELECT 7)"))
+    assert_equal [:keep], D::Logical::Derivation.new(draft).steps.map(&:act)
+  end
+
   def test_conventions_change_names_and_keys
     assert_tables({ "CREW" => ["#CODE", "NAME!"], "JOB" => ["#NUMBER", "CREW_CODE!"] },
                   "convention House, tables singular, case upper, keys natural, foreign key pattern \"{entity} {key}\"\n" \
@@ -138,6 +197,8 @@ class DerivedTablesTest < Minitest::Test
     CREATE INDEX crew_depot ON "Crew Members" (depot_id, born);
     CREATE TABLE self_refs (id int PRIMARY KEY, parent_id int REFERENCES self_refs (id), code char(3), "select" json);
     COMMENT ON TABLE depots IS 'where crews start';
+    CREATE VIEW open_depots AS SELECT d.depot_id, upper(d.name) AS title FROM depots d WHERE d.opened IS NOT NULL;
+    COMMENT ON VIEW open_depots IS 'those in use';
     COMMENT ON COLUMN depots.name IS 'as on the gate';
   SQL
 
@@ -147,13 +208,14 @@ class DerivedTablesTest < Minitest::Test
       SELECT c.relname, a.attname, format_type(a.atttypid, a.atttypmod), a.attnotnull, CASE WHEN a.attidentity <> '' OR pg_get_expr(d.adbin, d.adrelid) LIKE 'nextval%' THEN 'numbered' ELSE pg_get_expr(d.adbin, d.adrelid) END,
              a.attgenerated, col_description(c.oid, a.attnum), obj_description(c.oid, 'pg_class')
       FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace JOIN pg_attribute a ON a.attrelid = c.oid AND a.attnum > 0 LEFT JOIN pg_attrdef d ON d.adrelid = c.oid AND d.adnum = a.attnum
-      WHERE n.nspname = $1 AND c.relkind = 'r' ORDER BY 1, 2
+      WHERE n.nspname = $1 AND c.relkind IN ('r', 'v') ORDER BY 1, 2
     SQL
     constraints = connection.exec_params(<<~SQL, [schema]).values
       SELECT t.relname, c.contype, pg_get_constraintdef(c.oid) FROM pg_constraint c JOIN pg_class t ON t.oid = c.conrelid JOIN pg_namespace n ON n.oid = t.relnamespace WHERE n.nspname = $1 ORDER BY 1, 2, 3
     SQL
     indexes = connection.exec_params("SELECT tablename, regexp_replace(indexdef, 'INDEX .* ON .*?USING', 'INDEX ON USING') FROM pg_indexes WHERE schemaname = $1 ORDER BY 1, 2", [schema]).values
-    [columns, constraints, indexes].map { |rows| rows.map { |row| row.map { |value| value.to_s.gsub("#{schema}.", "") } } }
+    views = connection.exec_params("SELECT viewname, definition FROM pg_views WHERE schemaname = $1 ORDER BY 1", [schema]).values
+    [columns, constraints, indexes, views].map { |rows| rows.map { |row| row.map { |value| value.to_s.gsub("#{schema}.", "") } } }
   end
 
   def loaded(connection, schema, sql)
@@ -182,8 +244,8 @@ class DerivedTablesTest < Minitest::Test
       "x" * 10_000_001 => /larger than 10 MB/, "CREATE TABLE a (b int REFERENCES nowhere)" => /nowhere, which the script does not make/ }.each do |sql, message|
       assert_match message, assert_raises(Basalt::Mistake) { D::Physical::Schema.new(sql).into(draft.call) }.message
     end
-    kept = D::Physical::Schema.new("CREATE TABLE a (b int);\n\nCREATE VIEW v AS SELECT 1;\nINSERT INTO a VALUES (1);").into(one = draft.call)
-    assert_equal([[3, "CREATE VIEW v AS SELECT 1"], [4, "INSERT INTO a VALUES (1)"]], kept.map { |statement| [statement.line, statement.text] })
+    kept = D::Physical::Schema.new("CREATE TABLE a (b int);\n\nCREATE OR REPLACE VIEW v AS SELECT 1;\nINSERT INTO a VALUES (1);").into(one = draft.call)
+    assert_equal([[3, "CREATE OR REPLACE VIEW v AS SELECT 1"], [4, "INSERT INTO a VALUES (1)"]], kept.map { |statement| [statement.line, statement.text] })
     assert_equal ["a"], one.of_kind("table").map(&:name)
     wide = D::Physical::Schema.new("CREATE TABLE wide (#{(1..1000).map { |n| "c#{n} int" }.join(', ')})")
     wide.into(two = draft.call)

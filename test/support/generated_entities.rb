@@ -11,10 +11,11 @@ class GeneratedEntities
     @names = NAMES.sample(@random.rand(2..12), random: @random)
   end
 
-  def text = (["project Generated", "sheet Model: entities"] + entities + attributes + relationships + meetings + kinds + weak).join("\n")
+  def text = (["project Generated", "sheet Model: entities"] + house + entities + attributes + relationships + meetings + kinds + weak).join("\n")
 
   private
 
+  def house = @random.rand(2).zero? ? [] : ["convention House, minimums \"by trigger\", derived generated"]
   def pick(from = @names) = from.sample(random: @random)
   def q(name) = Basalt::Statements::Quoting.quote(name)
   def entities = @names.map { |name| "entity #{q(name)}" }
@@ -50,7 +51,7 @@ class GeneratedEntities
 
     general = @names.first
     ["#{q(general)} is #{pick(['either', 'any of'])} \"#{general} one\" or \"#{general} two\"#{', complete' if @random.rand(2).zero?}"] +
-      (@random.rand(2).zero? ? ["entity #{q(general)}, kinds kept together"] : []) + ["\"#{general} one\" has \"own code\" required"]
+      ["entity #{q(general)}#{['', ', kinds kept together', ', kinds kept apart'].sample(random: @random)}"] + ["\"#{general} one\" has \"own code\" required"]
   end
 
   def weak

@@ -8,7 +8,7 @@ module Basalt
       # The words of each flag.
       FLAGS = { "key" => "key", "partial" => "partial key", "required" => "required", "many" => "many", "kept" => "kept over time" }.freeze
       # Facts with words in front of a text.
-      TEXTS = { "rule" => "by", "meaning" => "meaning", "synonyms" => "also called" }.freeze
+      TEXTS = { "rule" => "by", "becomes" => "becoming", "meaning" => "meaning", "synonyms" => "also called" }.freeze
       WORDS = (FLAGS.values + TEXTS.values + ["derived"]).map { |words| words.split.first }.freeze
       EXPECTED = "“key”, “required”, “many”, “derived” or a comma"
 

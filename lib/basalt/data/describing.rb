@@ -4,7 +4,7 @@ module Basalt
   module Data
     # Attributes, of entities, relationships and meetings, and the parts of attributes.
     module Describing
-      FACTS = %w[key partial required many kept derived source rule meaning synonyms].freeze
+      FACTS = %w[key partial required many kept derived source rule becomes meaning synonyms].freeze
 
       module_function
 

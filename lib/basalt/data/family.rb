@@ -20,6 +20,7 @@ module Basalt
       # What is told behind the declaration of an entity or a table.
       def details(teller, thing)
         return Tabling.tell(teller, thing) if thing.kind == "table"
+        return Threads.told(teller, thing) if thing.kind == "view"
 
         %w[entity meeting].include?(thing.kind) ? Describing.tell(teller, thing) : []
       end

@@ -4,7 +4,8 @@ module Basalt
   module Data
     # What a person altered of what was derived: whatever differs from how it was derived.
     module Refinement
-      FACTS = { "table" => %w[], "column" => %w[type key required default generated], "reference" => %w[deleting], "constraint" => %w[type], "check" => %w[expression] }.freeze
+      FACTS = { "table" => %w[], "column" => %w[type key required default generated], "reference" => %w[deleting], "constraint" => %w[type], "check" => %w[expression], "minimum" => %w[least],
+                "view" => %w[query] }.freeze
 
       module_function
 
@@ -12,6 +13,9 @@ module Basalt
       def plain(set, element) = facts(set, element).map { |value| value.to_s.gsub("|", "¦") }.join("|")
 
       def facts(_set, element) = [element.name, *FACTS.fetch(element.kind).map { |fact| element[fact] }]
+
+      # @return [Boolean] whether a person altered what was derived
+      def refined?(set, element) = element["as_derived"] && element["as_derived"] != plain(set, element)
 
       # @return [Hash{String => Object}] facts as they were derived, by name
       def derived(element)

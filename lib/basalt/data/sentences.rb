@@ -31,7 +31,7 @@ module Basalt
       UNCOLUMN = ->(context, said, other) { Tabling.withdraw(context, said, other) }
       UNCHECK = ->(context, said, _) { Tabling.uncheck(context, said) }
       TABLES = [
-        Statements::Form.new("<table:#{TABLE}> comes from <thread:word> [derived as <as_derived:word>]", late: true, unsay: UNTHREAD) do |context, said|
+        Statements::Form.new("<table:thing(table|view)> comes from <thread:word> [derived as <as_derived:word>]", late: true, unsay: UNTHREAD) do |context, said|
           Tabling.threaded(context, said[:table], said)
         end,
         Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, unsay: UNCOLUMN) { |context, said| Tabling.add(context, said) },
@@ -43,6 +43,7 @@ module Basalt
         end,
         Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "unique") },
         Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "index") },
+        Statements::Form.new("<table:#{TABLE}> needs at least <least:integer> <other:#{TABLE}> by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_minimum(context, said) },
         Statements::Form.new("<table:#{TABLE}> checks <expression:word> #{THREAD}", late: true, unsay: UNCHECK) do |context, said|
           Tabling.threaded(context, Tabling.check(context, said[:table], said[:expression]), said)
         end
@@ -60,7 +61,8 @@ module Basalt
         "participation" => ->(teller, element) { Meeting.tell(teller, element) },
         "dependence" => ->(_teller, _element) { [] },
         "reference" => ->(teller, element) { Tabling.tell_reference(teller, element) },
-        "constraint" => ->(teller, element) { Tabling.tell_constraint(teller, element) }
+        "constraint" => ->(teller, element) { Tabling.tell_constraint(teller, element) },
+        "minimum" => ->(teller, element) { Tabling.tell_minimum(teller, element) }
       }.freeze
 
       def self.quality(...) = Statements::Quality.new(...)
@@ -73,7 +75,7 @@ module Basalt
         OWNER, quality(%w[relationship meeting], "kept over time", fact: "kept"),
         quality("relationship", "confirmed <confirmed:word>"), quality("relationship", "disputed <disputed:word>"),
         quality("entity", "kinds kept <strategy:strategy>"),
-        quality("table", "because <why:word>"), quality("table", "meaning <meaning:word>"),
+        quality("view", "query <query:word>"), quality(%w[table view], "because <why:word>"), quality(%w[table view], "meaning <meaning:word>"),
         *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:word>") },
         *Logical::Conventions::PATTERNS.keys.map { |name| Conventional.pattern(name) },
         quality(Logical::Conventions::KIND, "prefix <prefix:word>"), quality(Logical::Conventions::KIND, "types <types:word>"), quality(Logical::Conventions::KIND, "longest <longest:integer>"),

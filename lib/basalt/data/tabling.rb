@@ -14,6 +14,7 @@ module Basalt
       def checks(set, table_id) = set.parts_of(table_id).select { |part| part.kind == "check" }
       def references(set, table_id) = set.relations_of(table_id, "reference").select { |one| one.target("from") == table_id }
       def constraints(set, table_id) = set.relations_of(table_id, "constraint")
+      def minimums(set, table_id) = set.relations_of(table_id, "minimum").select { |one| one.target("table") == table_id }
       def column(set, table_id, name) = columns(set, table_id).find { |one| one.name == name }
 
       # @param said [Hash] +table+ and +columns+
@@ -63,6 +64,15 @@ module Basalt
         columns = names.map { |name| column!(context.draft, table, name) }
         constraints(context.draft, table.id).find { |one| one["type"] == type && one.targets("column") == columns.map(&:id) } ||
           context.add("constraint", facts: { "type" => type }, ends: [["table", table.id], *columns.map { |one| ["column", one.id] }])
+      end
+
+      # That each row of a table is referred to by so many of another at least.
+      def say_minimum(context, said)
+        columns = said[:names].map { |name| column!(context.draft, said[:other], name.to_str) }
+        known = minimums(context.draft, said[:table].id).find { |one| one.targets("column") == columns.map(&:id) }
+        known ||= context.add("minimum", ends: [["table", said[:table].id], ["of", said[:other].id], *columns.map { |one| ["column", one.id] }])
+        context.set(known.id, "least", said[:least])
+        threaded(context, known, said)
       end
 
       def key(context, table, names)
@@ -144,6 +154,11 @@ module Basalt
       def tell_constraint(teller, constraint)
         columns = constraint.targets("column").map { |id| teller.set.element(id) }
         [teller.say(teller.thing(constraint.target("table")), constraint["type"] == "index" ? "is indexed by" : "is unique by", *names(teller, columns), *Threads.words(teller, constraint))]
+      end
+
+      def tell_minimum(teller, minimum)
+        columns = minimum.targets("column").map { |id| teller.set.element(id) }
+        [teller.say(teller.thing(minimum.target("table")), "needs at least", minimum["least"].to_s, teller.thing(minimum.target("of")), "by", *names(teller, columns), *Threads.words(teller, minimum))]
       end
 
       def names(teller, columns) = columns.flat_map { |one| [:comma, teller.name(one.name)] }.drop(1)

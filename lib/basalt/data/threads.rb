@@ -13,9 +13,12 @@ module Basalt
       # @return [Array] parts of a sentence
       def words(teller, element)
         path = element["thread"] && path(teller.set, element["thread"]) or return []
-        refined = element["as_derived"] && element["as_derived"] != Refinement.plain(teller.set, element) ? ["derived as", Statements::Quoting.quote(element["as_derived"])] : []
+        refined = Refinement.refined?(teller.set, element) ? ["derived as", Statements::Quoting.quote(element["as_derived"])] : []
         ["from", Statements::Quoting.quote(path), *refined]
       end
+
+      # @return [Array<String>] the sentence that tells where a view comes from
+      def told(teller, thing) = thing["thread"] ? [teller.say(teller.thing(thing.id), "comes", *words(teller, thing))] : []
 
       # @return [String, nil] names instead of ids
       def path(set, thread)

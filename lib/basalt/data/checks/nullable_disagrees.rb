@@ -39,6 +39,8 @@ module Basalt
         end
 
         def foreign?(column, relationship)
+          return if relationship.targets.any? { |id| Logical::Kindred.apart(set, set.element(id)).any? }
+
           table = set.element(column.owner_id)["thread"]
           across = relationship.ends.find { |joined| joined.target_id != table } or return
           least = Cardinality.read(across.facts["cardinality"]).least

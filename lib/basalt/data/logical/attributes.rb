@@ -29,11 +29,9 @@ module Basalt
 
         private
 
-        def left_out?(attribute) = attribute["derived"] && generated(attribute).nil?
-
-        def generated(attribute)
-          attribute["rule"] if attribute["derived"] && @house.derived == "generated" && attribute["rule"]
-        end
+        def left_out?(attribute) = attribute["derived"] && !computed(attribute).column?
+        def generated(attribute) = attribute["derived"] ? computed(attribute).expression : nil
+        def computed(attribute) = Computed.new(@set, @house, attribute)
       end
     end
   end

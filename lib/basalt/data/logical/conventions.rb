@@ -10,7 +10,7 @@ module Basalt
         # What is chosen, with the choices; the first is what holds where nothing was chosen.
         CHOICES = {
           "tables" => %w[plural singular], "case" => %w[snake camel pascal upper], "keys" => %w[surrogate natural],
-          "derived" => ["left out", "generated"]
+          "derived" => ["left out", "generated"], "minimums" => ["not held", "by trigger"]
         }.freeze
         # Patterns with the words in braces that they may hold.
         PATTERNS = { "key" => ["{entity} id", %w[entity]], "foreign key" => ["{entity} id", %w[entity key]], "joining table" => ["{one} {other}", %w[one verb other]] }.freeze
@@ -27,6 +27,7 @@ module Basalt
         CHOICES.each_key { |choice| define_method(choice) { @facts[choice] || CHOICES[choice].first } }
 
         def surrogate? = keys == "surrogate"
+        def triggers? = minimums == "by trigger"
         def prefix = @facts["prefix"].to_s
         def longest = @facts["longest"] || LONGEST
 

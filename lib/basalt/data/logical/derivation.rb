@@ -18,6 +18,7 @@ module Basalt
           @set = set
           @sheet_id = sheet_id
           @wanted = mapping.tables
+          @views = mapping.views
           @known = set.of_kind("table").select { |table| table["thread"] }.to_h { |table| [table["thread"], table] }
         end
 
@@ -25,7 +26,7 @@ module Basalt
         def steps
           @steps ||= begin
             merges = @wanted.map { |table| TableMerge.new(@set, table, @known[table.thread], @sheet_id) }
-            merges.flat_map(&:steps) + merges.flat_map(&:joining_steps) + gone
+            merges.flat_map(&:steps) + merges.flat_map(&:joining_steps) + gone + ViewMerge.new(@set, @views, @sheet_id).steps
           end
         end
 

@@ -3,12 +3,30 @@
 module Basalt
   module Data
     module Logical
-      # How the kinds of an entity are kept: each in a table of its own, or all in the table of
-      # the general one, told apart by one column where they exclude each other and by a flag
-      # each where they overlap.
+      # How the kinds of an entity are kept: each in a table of its own beside that of the general
+      # one; all in the table of the general one, told apart by one column where they exclude each
+      # other and by a flag each where they overlap; or in tables that hold all of it, without one
+      # for the general entity (the options of Elmasri and Navathe, 9.2: 8A, 8C and 8D, 8B).
       class Kindred
         TOGETHER = "together"
-        STRATEGIES = ["own tables", TOGETHER].freeze
+        APART = "apart"
+        STRATEGIES = ["own tables", TOGETHER, APART].freeze
+
+        # @return [Array<Model::Element>] the kinds whose tables hold all there is of an entity; none where it has a table
+        def self.apart(set, entity) = entity["strategy"] == APART && obstacle(set, entity).nil? ? Specialising.kinds(set, entity.id) : []
+
+        # Why an entity cannot do without a table of its own.
+        #
+        # @return [String, nil] in words
+        def self.obstacle(set, entity)
+          name = entity.name
+          return "nothing is a kind of #{name}" if Specialising.kinds(set, entity.id).empty?
+          return "#{English.article(name)} #{name} need not be any of them" unless entity["complete"]
+          return "#{English.article(name)} #{name} is a kind of something itself" if Specialising.generals(set, entity.id).any?
+          return "others are told apart by the #{name} they belong to" if Dependence.weak?(entity) || set.relations_of(entity.id, "dependence").any?
+
+          "#{name} meets others, which need one table to refer to" if set.relations_of(entity.id, "participation").any?
+        end
 
         # @return [Model::Element] the entity in whose table one is kept
         def self.home(set, entity)
@@ -24,6 +42,7 @@ module Basalt
 
         def fill(draft)
           kinds = Specialising.kinds(@set, @entity.id)
+          draft.say("Its kinds cannot have the only tables: #{Kindred.obstacle(@set, @entity)}.") if @entity["strategy"] == APART
           return if kinds.empty? || @entity["strategy"] != TOGETHER
 
           @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)

@@ -19,12 +19,18 @@ module Basalt
         # @return [Array<Table>]
         def tables
           @tables ||= begin
-            @entities.each { |entity| draft_of(entity) }
+            @entities.reject { |entity| Kindred.apart(@set, entity).any? }.each { |entity| draft_of(entity) }
             @entities.each { |entity| many_valued(entity) }
-            relationships.each { |relationship| Relation.new(self, @set, relationship).map }
+            relationships.each { |relationship| related(relationship) }
             meetings.each { |meeting| joined(meeting) }
             distinct(@drafts.values.uniq.map(&:finished))
           end
+        end
+
+        # @return [Array<View>] what derived attributes look at other tables for
+        def views
+          tables
+          @entities.reject { |entity| Kindred.apart(@set, entity).any? }.filter_map { |entity| view(entity) }
         end
 
         attr_reader :house
@@ -76,6 +82,16 @@ module Basalt
 
         private
 
+        def view(entity)
+          computed = Describing.of(@set, entity.id).select { |attribute| attribute["derived"] && Computed.new(@set, house, attribute).view? }
+          return if computed.empty?
+
+          table = draft_of(entity).name
+          columns = computed.map { |attribute| "(#{attribute['rule']}) AS #{SQLName.quote(house.column(attribute.name))}" }
+          View.new(thread: "#{entity.id}/computed", name: house.name("#{table} computed"), query: "SELECT #{SQLName.quote(table)}.*, #{columns.join(', ')} FROM #{SQLName.quote(table)}",
+                   why: computed.map { |attribute| Computed.new(@set, house, attribute).why }.join(" "))
+        end
+
         def relationships
           ids = @entities.to_set(&:id)
           @set.of_kind("relationship").select { |one| one.targets.all? { |id| ids.include?(id) } }
@@ -89,19 +105,22 @@ module Basalt
         def fill(draft, entity)
           draft.say("#{house.name(entity.name) == draft.name ? 'It' : "A row of #{draft.name}"} holds one #{entity.name}.")
           general = Specialising.generals(@set, entity.id).first
-          if general then special_key(draft, entity, general)
+          if general && Kindred.apart(@set, general).any? then whole_key(draft, entity, general)
+          elsif general then special_key(draft, entity, general)
           elsif Dependence.weak?(entity) then weak_key(draft, entity)
           else own_key(draft, entity)
           end
           Kindred.new(self, @set, entity).fill(draft)
+          Describing.of(@set, entity.id).select { |attribute| attribute["derived"] }.each { |attribute| Computed.new(@set, house, attribute).why&.then { |why| draft.say(why) } }
         end
 
-        def own_key(draft, entity)
-          natural = Attributes.new(@set, house, entity).columns.select(&:key)
-          return attributes(draft, entity, key: true) unless house.surrogate? || natural.empty?
+        # @param owners [Array<Model::Element>] whose attributes the table holds
+        def own_key(draft, entity, owners = [entity])
+          natural = owners.flat_map { |owner| Attributes.new(@set, house, owner).columns.select(&:key) }
+          return owners.each { |owner| attributes(draft, owner, key: true) } unless house.surrogate? || natural.empty?
 
           draft.add(Column.new(thread: "#{entity.id}/key", name: house.key(entity.name), type: Types::KEY, key: true, required: true, generated: "identity"))
-          attributes(draft, entity)
+          owners.each { |owner| attributes(draft, owner) }
           return draft.say("Nothing tells one #{entity.name} from another, so rows are numbered.") if natural.empty?
 
           draft.unique(Uniqueness.new(thread: "#{entity.id}/natural", columns: natural.map(&:thread)))
@@ -115,21 +134,39 @@ module Basalt
           draft.say("#{English.article(entity.name).capitalize} #{entity.name} is told from others by its owner#{partial.any? ? ' and its partial key' : ''}.")
         end
 
+        # All that the general entity has stands here, since it has no table.
+        def whole_key(draft, entity, general)
+          own_key(draft, entity, [general, entity])
+          draft.say("It holds all of a #{general.name} too, which has no table of its own.".sub("of a ", "of #{English.article(general.name)} "))
+          draft.say("One that is several kinds stands in several tables.") if general["split"] == "overlapping"
+        end
+
         def special_key(draft, entity, general)
           refer(draft, general, thread: "#{entity.id}/general", role: entity.name, key: true)
           attributes(draft, entity)
           draft.say("#{English.article(entity.name).capitalize} #{entity.name} is a kind of #{general.name}: its key is that of the #{general.name}.")
         end
 
+        # A relationship of an entity without a table is one of each of its kinds.
+        def related(relationship)
+          one, other = relationship.ends.map { |joined| Kindred.apart(@set, @set.element(joined.target_id)).then { |kinds| kinds.empty? ? [nil] : kinds } }
+          one.product(other).each { |kinds| Relation.new(self, @set, relationship, kinds).map }
+        end
+
         def many_valued(entity)
-          (Describing.of(@set, entity.id).select { |attribute| attribute["many"] || attribute["kept"] }).each do |attribute|
-            draft = joining(attribute.id, house.table("#{entity.name} #{English.singular(attribute.name)}"))
-            refer(draft, entity, thread: "#{attribute.id}/owner", key: true)
-            Attributes.new(@set, house, entity).of(attribute).each { |column| draft.add(column.with(key: attribute["many"] ? true : false, required: true)) }
-            how_many = attribute["many"] ? "many #{English.plural(attribute.name)}" : "a #{attribute.name} at every time"
-            draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{how_many}, so they have a table of their own.")
-            period(draft, attribute.id) if attribute["kept"]
+          homes = Kindred.apart(@set, entity)
+          Describing.of(@set, entity.id).select { |attribute| attribute["many"] || attribute["kept"] }.each do |attribute|
+            homes.empty? ? listed(attribute, entity, attribute.id) : homes.each { |home| listed(attribute, home, "#{attribute.id}/#{home.id}") }
           end
+        end
+
+        def listed(attribute, entity, thread)
+          draft = joining(thread, house.table("#{entity.name} #{English.singular(attribute.name)}"))
+          refer(draft, entity, thread: "#{thread}/owner", key: true)
+          Attributes.new(@set, house, entity).of(attribute).each { |column| draft.add(column.with(key: attribute["many"] ? true : false, required: true)) }
+          how_many = attribute["many"] ? "many #{English.plural(attribute.name)}" : "a #{attribute.name} at every time"
+          draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{how_many}, so they have a table of their own.")
+          period(draft, thread) if attribute["kept"]
         end
 
         # The key of a meeting leaves out whom the others determine.

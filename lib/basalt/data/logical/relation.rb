@@ -5,11 +5,14 @@ module Basalt
     module Logical
       # A relationship of two as columns or as a joining table.
       class Relation
-        def initialize(mapping, set, relationship)
+        # @param kinds [Array<Model::Element, nil>] what stands for the one and for the other end, where the
+        #   entity there has no table of its own
+        def initialize(mapping, set, relationship, kinds = [])
           @mapping = mapping
           @set = set
           @relationship = relationship
           @one, @other = relationship.ends
+          @kinds = { "one" => kinds.first, "other" => kinds.last }.compact
           @how_many_one, @how_many_other = relationship.ends.map { |joined| Cardinality.read(joined.facts["cardinality"]) }
         end
 
@@ -26,7 +29,8 @@ module Basalt
 
         # What is not decided may be many.
         def many?(cardinality) = cardinality.most.nil? || cardinality.most > 1
-        def entity(joined) = @set.element(joined.target_id)
+        def entity(joined) = @kinds[joined.role] || @set.element(joined.target_id)
+        def thread = [@relationship.id, *@kinds.values.map(&:id)].join("/")
         def role(joined) = joined.facts["role"] || (@relationship.targets.uniq.one? ? "#{@relationship.name} #{entity(joined).name}" : entity(joined).name)
 
         # The owner's key is in the weak entity's table already.
@@ -40,16 +44,18 @@ module Basalt
         # @param how_many [Cardinality] of those referred to
         def foreign_key(at, to, how_many, unique: false)
           draft = @mapping.draft_of(entity(at))
-          required = how_many.least == 1 && at_home?(at)
-          columns = @mapping.refer(draft, entity(to), thread: @relationship.id, role: role(to), required:)
+          must = how_many.least == 1 && at_home?(at)
+          required = must && !@kinds.key?(to.role)
+          columns = @mapping.refer(draft, entity(to), thread:, role: role(to), required:)
+          draft.arc(@relationship.id, columns.first, must:) if @kinds.key?(to.role)
           @mapping.attributes(draft, @relationship, optional: !required)
-          draft.unique(Uniqueness.new(thread: "#{@relationship.id}/one", columns: columns.map(&:thread))) if unique
+          draft.unique(Uniqueness.new(thread: "#{thread}/one", columns: columns.map(&:thread))) if unique
           draft.say("#{clause(at, to)} stands in #{English.list(columns.map(&:name))}#{', once at most' if unique}.#{reason(at, to, unique)}")
-          unenforced(draft, to, at)
+          least(draft, to, at, columns)
         end
 
         # A kind that is kept together with others cannot have to have anything.
-        def at_home?(joined) = Kindred.home(@set, entity(joined)).id == joined.target_id
+        def at_home?(joined) = Kindred.home(@set, entity(joined)).id == entity(joined).id
 
         def reason(at, to, unique)
           return "" unless unique
@@ -65,17 +71,17 @@ module Basalt
         end
 
         def joining
-          draft = @mapping.joining(@relationship.id, @mapping.house.joining(entity(@one).name, @relationship.name, entity(@other).name))
-          [[@one, @how_many_one], [@other, @how_many_other]].each_with_index do |(joined, how_many), index|
-            @mapping.refer(draft, entity(joined), thread: "#{@relationship.id}/#{joined.role}", role: role(joined),
+          draft = @mapping.joining(thread, @mapping.house.joining(entity(@one).name, @relationship.name, entity(@other).name))
+          columns = [[@one, @how_many_one], [@other, @how_many_other]].each_with_index.map do |(joined, how_many), index|
+            @mapping.refer(draft, entity(joined), thread: "#{thread}/#{joined.role}", role: role(joined),
                                                   key: many?(how_many) || (!many?(@how_many_one) && !many?(@how_many_other) && index == 1), required: true)
           end
           @mapping.attributes(draft, @relationship, key: true)
           draft.say("#{clause(@one, @other)}, and the other way round there may be many too: a row for each pair.") unless @relationship["kept"]
-          @mapping.period(draft, @relationship.id) if @relationship["kept"]
+          @mapping.period(draft, thread) if @relationship["kept"]
           undecided(draft)
-          unenforced(draft, @one, @other)
-          unenforced(draft, @other, @one)
+          least(draft, @one, @other, columns.first)
+          least(draft, @other, @one, columns.last)
         end
 
         def undecided(draft)
@@ -83,11 +89,17 @@ module Basalt
         end
 
         # What a foreign key cannot hold: that there is at least one, or so many.
-        def unenforced(draft, from, to)
+        #
+        # @param columns [Array<Column>] of the draft, which refer to +from+
+        def least(draft, from, to, columns)
           cardinality = Cardinality.read(to.facts["cardinality"])
           return if cardinality.most == 1 || cardinality.least.to_i.zero?
 
-          draft.say("That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts['cardinality']} #{English.plural(entity(to).name)} is not held by the database.")
+          title = "That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts['cardinality']} #{English.plural(entity(to).name)}"
+          return draft.say("#{title} is not held by the database.") unless @mapping.house.triggers? && @kinds.empty? && at_home?(from)
+
+          @mapping.draft_of(entity(from)).minimum(Minimum.new(thread: "#{thread}/least #{from.role}", of: draft.thread, columns: columns.map(&:thread), least: cardinality.least))
+          draft.say("#{title} is looked at when a transaction ends#{', as far as the least goes' unless cardinality.most.nil? || cardinality.most == Float::INFINITY}.")
         end
 
         def clause(from, to)

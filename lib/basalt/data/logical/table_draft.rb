@@ -11,6 +11,8 @@ module Basalt
           @columns = []
           @references = []
           @uniques = []
+          @minimums = []
+          @arcs = Hash.new { |arcs, thread| arcs[thread] = [] }
           @checks = []
           @why = []
         end
@@ -27,15 +29,29 @@ module Basalt
         def key = @columns.select(&:key)
         def refer(reference) = @references << reference
         def unique(uniqueness) = @uniques << uniqueness
+        def minimum(minimum) = @minimums << minimum
         def check(check) = @checks << check
+
+        # Of the columns that share a thread just one holds something, or one at most.
+        #
+        # @param must [Boolean] whether there is always one
+        def arc(thread, column, must:) = @arcs[thread] << [column.name, must]
+
         def say(sentence) = @why << sentence
 
         # @return [Table] with the key in front
         def finished
-          Table.new(thread:, name:, columns: @columns.partition(&:key).flatten(1), references: @references.uniq(&:thread), uniques: @uniques, checks: @checks, why: @why.uniq)
+          Table.new(thread:, name:, columns: @columns.partition(&:key).flatten(1), references: @references.uniq(&:thread), uniques: @uniques, minimums: @minimums, checks: @checks + exclusions, why: @why.uniq)
         end
 
         private
+
+        def exclusions
+          @arcs.reject { |_, columns| columns.one? }.map do |thread, columns|
+            names = columns.map { |name, _| SQLName.quote(name) }.join(", ")
+            Check.new(thread: "#{thread}/arc", expression: "num_nonnulls(#{names}) #{columns.first.last ? '=' : '<='} 1")
+          end
+        end
 
         def free(name)
           taken = @columns.map { |column| column.name.downcase }

@@ -23,8 +23,8 @@ module Basalt
 
         # @return [Array<Derivation::Step>] for what joins columns, once they are there
         def joining_steps
-          known = @known ? Tabling.references(@set, @known.id) + Tabling.constraints(@set, @known.id) : []
-          wanted = @wanted.references + @wanted.uniques
+          known = @known ? Tabling.references(@set, @known.id) + Tabling.constraints(@set, @known.id) + Tabling.minimums(@set, @known.id) : []
+          wanted = @wanted.references + @wanted.uniques + @wanted.minimums
           wanted.reject { |one| known.any? { |other| same?(other, one) } }.map { |one| joining(one, known.find { |other| other["thread"] == one.thread }) } +
             dropped(known, wanted, "constraint")
         end
@@ -147,21 +147,35 @@ module Basalt
           return false unless known["thread"] == wanted.thread
 
           threads = ->(role) { known.targets(role).map { |id| @set.element(id)["thread"] } }
-          threads.call("column") == wanted.columns && (!wanted.is_a?(Reference) || (threads.call("key") == wanted.to && @set.element(known.target("to"))["thread"] == wanted.table))
+          return false unless threads.call("column") == wanted.columns
+
+          case wanted
+          when Reference then threads.call("key") == wanted.to && threads.call("to") == [wanted.table]
+          when Minimum then threads.call("of") == [wanted.of] && (known["least"] == wanted.least || Refinement.refined?(@set, known))
+          else true
+          end
         end
 
         def joining(wanted, old)
-          title = wanted.is_a?(Reference) ? "foreign key" : "uniqueness"
-          columns = wanted.columns.map { |thread| @wanted.column(thread)&.name }.compact
-          step(old ? :alter : :add, wanted.thread, "#{title} of #{@known&.name || @wanted.name}: #{English.list(columns)}") do |draft|
+          step(old ? :alter : :add, wanted.thread, title(wanted)) do |draft|
             deleting = old && old["deleting"]
             draft.apply(Change::Remove.new(id: old.id)) if old && draft.element(old.id)
             join(draft, wanted, deleting)
           end
         end
 
+        def title(wanted)
+          name = @known&.name || @wanted.name
+          return "minimum of #{name}: #{English.count(wanted.least, 'row')} that refer to each" if wanted.is_a?(Minimum)
+
+          columns = wanted.columns.map { |thread| @wanted.column(thread)&.name }.compact
+          "#{wanted.is_a?(Reference) ? 'foreign key' : 'uniqueness'} of #{name}: #{English.list(columns)}"
+        end
+
         def join(draft, wanted, deleting)
           table = derived(draft, "table", @wanted.thread) or return
+          return need(draft, wanted, table) if wanted.is_a?(Minimum)
+
           columns = wanted.columns.map { |thread| column(draft, table, thread) }
           return if columns.include?(nil)
 
@@ -175,6 +189,15 @@ module Basalt
 
           put(draft, Change::Add.new(kind: "reference", facts: { "thread" => wanted.thread, "deleting" => deleting },
                                      ends: [["from", table.id], *columns.map { |one| ["column", one.id] }, *keys.map { |one| ["key", one.id] }, ["to", target.id]]))
+        end
+
+        def need(draft, wanted, table)
+          other = derived(draft, "table", wanted.of) or return
+          columns = wanted.columns.map { |thread| column(draft, other, thread) }
+          return if columns.include?(nil)
+
+          put(draft, Change::Add.new(kind: "minimum", facts: { "thread" => wanted.thread, "least" => wanted.least },
+                                     ends: [["table", table.id], ["of", other.id], *columns.map { |one| ["column", one.id] }]))
         end
 
         def constrain(draft, wanted, table, columns)

@@ -7,18 +7,18 @@ module Basalt
       # the row of the key that it refers to.
       class Tables < Drawing::Notation
         def name = "tables"
-        def things = %w[table]
+        def things = %w[table view]
         def lines = %w[reference]
         def examples = ["table crews", "crews has crew_id bigint key, code varchar(12) required", "crews is unique by code"]
-        def chips = [%w[table b]]
+        def chips = [%w[table b], %w[view v]]
 
-        def size(set, table) = ColumnRows.new(set, table).size
-        def thing_shapes(set, table, placement) = ColumnRows.new(set, table).shapes(placement.box)
+        def size(set, thing) = thing.kind == "view" ? QueryBox.new(thing).size : ColumnRows.new(set, thing).size
+        def thing_shapes(set, thing, placement) = (thing.kind == "view" ? QueryBox.new(thing) : ColumnRows.new(set, thing)).shapes(placement.box)
 
         def line_shapes(set, reference, route, labels)
           columns = reference.targets("column").map { |id| set.element(id) }
           least = columns.any? && columns.all? { |column| column["required"] } ? 1 : 0
-          super + CrowsFoot.shapes(route, Cardinality.new(least: nil, most: once?(set, reference) ? 1 : Float::INFINITY)) + CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
+          super + CrowsFoot.shapes(route, Cardinality.new(least: needed?(set, reference) ? 1 : nil, most: once?(set, reference) ? 1 : Float::INFINITY)) + CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
         end
 
         # Lines to one key share their last run.
@@ -26,10 +26,14 @@ module Basalt
 
         def legend
           [["key", :text, "#", "#"], ["foreign key", :text, ">", ">"], ["required", :text, "*", "*"], ["default", :text, "=", "="], ["generated", :text, "/", "/"],
-           ["in a check", :text, "?", "?"], ["unique together", :text, "u1", "u"], ["index", :text, "i1", "i"], ["refers to", :pen, :line, :line]]
+           ["in a check", :text, "?", "?"], ["unique together", :text, "u1", "u"], ["index", :text, "i1", "i"], ["refers to", :pen, :line, :line], ["view", :pen, :planned, :view]]
         end
 
-        def marks(set, element) = element.relation? ? [:line] : ColumnRows.new(set, element).marks
+        def marks(set, element)
+          return [element.relation? ? :line : :view] if element.kind != "table"
+
+          ColumnRows.new(set, element).marks
+        end
 
         def tidy(set, sheet_id, only: nil) = TablesLayout.new(self, set, *part(set, sheet_id, only)).placements
 
@@ -46,6 +50,11 @@ module Basalt
         def port(set, table, reference, role) = ColumnRows.new(set, table).row(reference.targets(role).first)
 
         private
+
+        # @return [Boolean] whether a trigger sees to it that there is one at least
+        def needed?(set, reference)
+          set.relations_of(reference.target("from"), "minimum").any? { |one| one.target("of") == reference.target("from") && one.targets("column") == reference.targets("column") }
+        end
 
         # @return [Boolean] whether at most one row refers to each
         def once?(set, reference)

@@ -65,6 +65,7 @@ module Basalt
           when :create_stmt then create(statement.create_stmt)
           when :index_stmt then index(statement.index_stmt)
           when :comment_stmt then comment(statement.comment_stmt)
+          when :view_stmt then view(statement.view_stmt)
           when :alter_table_stmt then alter(statement.alter_table_stmt)
           else false
           end
@@ -139,6 +140,7 @@ module Basalt
           names = strings(made.object.list&.items || [])
           element = case made.objtype
                     when :OBJECT_TABLE then known(names.last)
+                    when :OBJECT_VIEW then @context.draft.named(names.last).find { |one| one.kind == "view" }
                     when :OBJECT_COLUMN then known(names[-2])&.then { |table| Tabling.column(@context.draft, table.id, names.last) }
                     end
           return false unless element
@@ -154,6 +156,17 @@ module Basalt
           return false unless table && commands.all? { |one| one.subtype == :AT_AddConstraint }
 
           commands.each { |one| constraint(table, one.def.constraint) }
+          true
+        end
+
+        # A plain one; what is said of its columns, its checks or its lasting is kept as it stands.
+        def view(made)
+          return false if made.replace || made.aliases.any? || made.options.any? || made.with_check_option != :NO_CHECK_OPTION || made.view.relpersistence != "p"
+
+          name = Model::Names.clean(made.view.relname)
+          view = @context.draft.named(name).find { |element| element.kind == "view" } || @context.add("view", name:)
+          set(view, "query", PgQuery.deparse_stmt(made.query.select_stmt))
+          @context.show(view)
           true
         end
 

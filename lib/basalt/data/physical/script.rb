@@ -10,10 +10,10 @@ module Basalt
         Statement = Value.of(:text, :element_id)
 
         # @param set [Model::WorkingSet, Change::Draft]
-        # @param tables [Array<Model::Element>, nil] nil for all
-        def initialize(set, tables = nil)
+        # @param things [Array<Model::Element>, nil] tables and views; nil for all
+        def initialize(set, things = nil)
           @set = set
-          @tables = tables || set.of_kind("table")
+          @tables, @views = (things || set.of_kind("table", "view")).partition { |thing| thing.kind == "table" }
           @names = names
         end
 
@@ -28,7 +28,7 @@ module Basalt
             made << table.id
             create(table, made)
           end
-          tables + @later + indexes + comments
+          tables + @later + indexes + triggers + views + comments
         end
 
         private
@@ -115,11 +115,22 @@ module Basalt
                  .map { |one| Statement.new(text: "CREATE INDEX ON #{name(one.target('table'))} (#{list(constrained(one))});", element_id: one.id) }
         end
 
+        def triggers
+          @tables.flat_map { |table| Tabling.minimums(@set, table.id) }.select { |one| @names.key?(one.target("of")) }.flat_map do |minimum|
+            reference = Tabling.references(@set, minimum.target("of")).find { |one| one.targets("column") == minimum.targets("column") && one.targets("key").any? } or next []
+            Trigger.new(@set, minimum, reference, method(:name)).statements.map { |text| Statement.new(text:, element_id: minimum.id) }
+          end
+        end
+
+        def views = @views.select { |view| view["query"] }.map { |view| Statement.new(text: "CREATE VIEW #{SQLName.quote(view.name)} AS #{view['query'].strip.delete_suffix(';')};", element_id: view.id) }
+
         def comments
-          @tables.flat_map do |table|
+          view_comments + @tables.flat_map do |table|
             [comment("TABLE #{name(table.id)}", table), *columns(table).map { |column| comment("COLUMN #{name(table.id)}.#{SQLName.quote(column.name)}", column) }].compact
           end
         end
+
+        def view_comments = @views.filter_map { |view| view["query"] && comment("VIEW #{SQLName.quote(view.name)}", view) }
 
         def comment(what, element)
           element["meaning"] && Statement.new(text: "COMMENT ON #{what} IS #{SQLName.text(element['meaning'])};", element_id: element.id)

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Data
+    module Logical
+      # Views as they should be, brought together with those that stand.
+      class ViewMerge
+        # @param wanted [Array<View>]
+        # @param sheet_id [String, nil] where new ones are shown
+        def initialize(set, wanted, sheet_id)
+          @set = set
+          @wanted = wanted
+          @sheet_id = sheet_id
+          @known = set.of_kind("view").select { |view| view["thread"] }.to_h { |view| [view["thread"], view] }
+        end
+
+        # @return [Array<Derivation::Step>]
+        def steps = @wanted.filter_map { |view| @known[view.thread] ? altered(view, @known[view.thread]) : added(view) } + gone
+
+        private
+
+        def step(act, view, words, why: nil, &change) = Derivation::Step.new(act:, key: "#{act} view #{view}", words:, why:, change:)
+
+        def added(view)
+          step(:add, view.thread, "view #{view.name}", why: view.why) do |draft|
+            id = draft.new_id
+            Change::Add.new(kind: "view", id:, name: view.name, facts: { "query" => view.query, "why" => view.why, "thread" => view.thread }).apply(draft)
+            settle(draft, id)
+            Change::Show.new(sheet_id: @sheet_id, element_id: id).apply(draft) if @sheet_id
+          end
+        end
+
+        def altered(view, known)
+          return if Refinement.derived(known) == { "name" => view.name, "query" => view.query.gsub("|", "¦") }
+          return step(:keep, view.thread, "view #{known.name} was refined and stays; it would be #{view.query} now") if Refinement.refined?(@set, known)
+
+          step(:alter, view.thread, "view #{known.name}: #{view.query}") do |draft|
+            { "name" => view.name, "query" => view.query, "why" => view.why }.each { |fact, value| Change::Set.new(id: known.id, fact:, value:).apply(draft) }
+            settle(draft, known.id)
+          end
+        end
+
+        def settle(draft, id) = Change::Set.new(id:, fact: "as_derived", value: Refinement.plain(draft, draft.element(id))).apply(draft)
+
+        def gone
+          (@known.keys - @wanted.map(&:thread)).map do |thread|
+            view = @known[thread]
+            step(:drop, thread, "view #{view.name}: what it came from is no longer there") { |draft| Change::Remove.new(id: view.id).apply(draft) if draft.element(view.id) }
+          end
+        end
+      end
+    end
+  end
+end
