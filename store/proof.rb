@@ -9,8 +9,8 @@ module Store
     ALL = 30
 
     # How it ended: the number of statements that ran, and of the one that failed the server's
-    # own +message+, the +element_id+ it is about and the +line+ of SQL that the server points at.
-    Outcome = Basalt::Value.of(:ran, :message, :element_id, :line) do
+    # own +message+, the +element_id+ and the +part_id+ it is about and the +line+ of SQL that the server points at.
+    Outcome = Basalt::Value.of(:ran, :message, :element_id, :part_id, :line) do
       def passed? = message.nil?
     end
 
@@ -58,11 +58,9 @@ module Store
       said = error.result
       position = said&.error_field(PG::Result::PG_DIAG_STATEMENT_POSITION)&.to_i
       message = said&.error_field(PG::Result::PG_DIAG_MESSAGE_PRIMARY) || error.message.strip
-      Outcome.new(ran: index, message:, element_id: statement.element_id, line: position && line_at(statement.text, position))
+      number = position && statement.text[0, position - 1].count("\n")
+      Outcome.new(ran: index, message:, element_id: statement.element_id, part_id: number && statement.parts&.at(number), line: number && statement.text.lines[number].strip.delete_suffix(","))
     end
-
-    # @param position [Integer] of a character, from 1
-    def line_at(text, position) = text.lines[text[0, position - 1].count("\n")].strip.delete_suffix(",")
 
     def make
       admin.exec("CREATE ROLE #{@name} LOGIN PASSWORD '#{@password}' NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION CONNECTION LIMIT 2")

@@ -11,7 +11,7 @@ module Web
       app.get("#{SHEET}/derive") do
         at_desk do |desk|
           sheet = sheet(desk)
-          erb(:derive, locals: { desk:, sheet:, steps: derivation(desk.set, sheet).steps, target: target(desk.set, sheet) })
+          erb(:derive, locals: { desk:, sheet:, steps: derivation(desk.set, sheet).steps, target: target(desk.set, sheet), whole: whole? })
         end
       end
 
@@ -168,8 +168,11 @@ module Web
       end
 
       def derivation(set, sheet, to = target(set, sheet)&.id)
-        Basalt::Data::Logical::Derivation.new(set, sheet_id: to, mapping: Basalt::Data::Logical::Mapping.new(set))
+        Basalt::Data::Logical::Derivation.new(set, sheet_id: to, from: whole? ? nil : sheet.id)
       end
+
+      # @return [Boolean] whether all entities of the project are meant, and not only those of the sheet
+      def whole? = params[:of] == "project"
 
       # @return [String] id of the sheet with the tables
       def derive(desk, sheet, keys)

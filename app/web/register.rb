@@ -17,9 +17,17 @@ module Web
     # @return [Array<Basalt::Model::Element>]
     def rows(kind, order = {})
       description = Basalt::Model::Catalogue.kind(kind)
+      return sorted(filtered(parts(kind), order[:filter].to_s.downcase), kind, order) if @writing.parts.include?(kind)
+
       list = description.relation? ? @writing.lines_on(@set, @sheet.id) : @set.things_on(@sheet.id)
       sorted(filtered(list.select { |element| element.kind == kind }, order[:filter].to_s.downcase), kind, order)
     end
+
+    # @return [Array<Basalt::Model::Element>] what belongs to the things of the sheet
+    def parts(kind) = @writing.parts_on(@set, @sheet.id, kind)
+
+    # @return [Basalt::Model::Element] what stands on the sheet for a row: a part is shown with what it belongs to
+    def shown(element) = element.owner_id ? shown(@set.element(element.owner_id)) : element
 
     # @return [Array<Basalt::Register::Column>]
     def columns(kind) = @columns[kind] ||= Basalt::Register::Columns.of(@writing, kind)

@@ -145,6 +145,18 @@ class DerivedTablesTest < Minitest::Test
     assert_equal [:keep], D::Logical::Derivation.new(draft).steps.map(&:act)
   end
 
+  def test_only_what_a_sheet_draws_is_derived_and_the_rest_is_left_as_it_stands
+    draft = model("#{CREW}sheet Other: entities\nentity Van\nVan has plate key\nentity Crew\na Crew drives zero or one Van; a Van is driven by exactly one Crew")
+    first, other = draft.sheet_list.map(&:id)
+    D::Logical::Derivation.new(draft, from: first).into(draft)
+    assert_equal ["crews"], draft.of_kind("table").map(&:name)
+    draft.apply(Basalt::Change::Set.new(id: draft.named("name").first.id, fact: "name", value: "title"))
+    D::Logical::Derivation.new(draft, from: other).into(draft)
+    assert_equal({ "crews" => ["#crew_id", "code!", "title!"], "vans" => ["#van_id", "crew_id!", "plate!"] }, tables(draft))
+    draft.apply(Basalt::Change::Remove.new(id: draft.named("Van").find { |one| one.kind == "entity" }.id))
+    assert_equal ["drop"], D::Logical::Derivation.new(draft, from: first).steps.map { |step| step.act.to_s }
+  end
+
   def test_conventions_change_names_and_keys
     assert_tables({ "CREW" => ["#CODE", "NAME!"], "JOB" => ["#NUMBER", "CREW_CODE!"] },
                   "convention House, tables singular, case upper, keys natural, foreign key pattern \"{entity} {key}\"\n" \
@@ -256,7 +268,8 @@ class DerivedTablesTest < Minitest::Test
     draft = model("sheet T: tables\ntable crews\ncrews has crew_id bigint key, code varchr(12)\ntable jobs\njobs has crew_id bigint required references crews")
     outcome = proved(draft)
     refute outcome.passed?
-    assert_equal [0, "type \"varchr\" does not exist", "crews", "code varchr(12)"], [outcome.ran, outcome.message, draft.element(outcome.element_id).name, outcome.line]
+    assert_equal [0, "type \"varchr\" does not exist", "crews", "code", "code varchr(12)"],
+                 [outcome.ran, outcome.message, draft.element(outcome.element_id).name, draft.element(outcome.part_id).name, outcome.line]
     assert_empty ActiveRecord::Base.connection.select_values("SELECT datname FROM pg_database WHERE datname LIKE 'proof_%'")
     assert_empty ActiveRecord::Base.connection.select_values("SELECT rolname FROM pg_roles WHERE rolname LIKE 'proof_%'")
   end

@@ -11,6 +11,9 @@ export class Selection {
     document.addEventListener("click", (event) => this.clicked(event));
     document.getElementById("findings").addEventListener("pointerover", (event) => this.point(event.target.closest(".finding")));
     document.getElementById("findings").addEventListener("pointerleave", () => this.light([]));
+    // What an answer is about is lit as soon as it comes.
+    const answer = document.getElementById("answer");
+    new MutationObserver(() => { const lit = answer.querySelector("[data-lit]"); if (lit) this.light([lit.dataset.lit], true); }).observe(answer, { childList: true, subtree: true });
     const wanted = decodeURIComponent(window.location.hash.slice(1));
     if (wanted) this.choose(wanted, true);
   }
@@ -21,7 +24,10 @@ export class Selection {
 
   clicked(event) {
     const shower = event.target.closest("[data-show]");
-    if (shower) return this.choose(shower.dataset.show, true);
+    if (shower) {
+      this.choose(shower.dataset.show, true);
+      return shower.dataset.lit ? this.light([shower.dataset.lit], true) : undefined;
+    }
     const lighter = event.target.closest("[data-light]");
     if (lighter) return this.light(lighter.dataset.light.split(" "), true);
     const row = event.target.closest("tr[data-element], li[data-element]");
@@ -116,7 +122,7 @@ export class Selection {
     if (this.staying && !stay && ids.length === 0) return;
     this.staying = stay;
     document.querySelectorAll(".lit-up").forEach((shown) => shown.classList.remove("lit-up"));
-    ids.forEach((id) => document.querySelectorAll(`#drawing [data-element="${CSS.escape(id)}"]`).forEach((shown) => shown.classList.add("lit-up")));
+    ids.forEach((id) => document.querySelectorAll(`#drawing [data-element="${CSS.escape(id)}"], #drawing [data-part="${CSS.escape(id)}"], #table tr[data-row="${CSS.escape(id)}"]`).forEach((shown) => shown.classList.add("lit-up")));
   }
 
   // The things among what is selected that stand on the sheet.

@@ -21,7 +21,7 @@ module Basalt
                         nouns: { "entity" => {}, WEAK => { "strength" => WEAK } },
                         fields: [field("strength", :choice, choices: [WEAK]), field("split", :choice, choices: SPLITS, label: "kinds of it"),
                                  flag("complete", "kinds complete"), field("strategy", :choice, choices: Logical::Kindred::STRATEGIES, label: "kinds are kept"), *GLOSSARY]),
-        Model::Kind.new(name: "attribute", plural: "attributes", owner: "entity",
+        Model::Kind.new(name: "attribute", plural: "attributes", owner: %w[entity relationship meeting attribute],
                         fields: [flag("key"), flag("partial", "partial key"), flag("required"), flag("many"), flag("derived"), field("source", :text, label: "derived from"),
                                  field("rule", :text), field("becomes", :choice, choices: Logical::Computed::FORMS, label: "derived, it becomes"),
                                  flag("kept", "kept over time"), *GLOSSARY]),
@@ -40,7 +40,7 @@ module Basalt
 
       LOGICAL = [
         Model::Kind.new(name: "table", plural: "tables", nouns: { "table" => {} }, fields: [*THREAD, field("why", :text, internal: true), field("meaning", :text)]),
-        Model::Kind.new(name: "column", plural: "columns", owner: "table",
+        Model::Kind.new(name: "column", plural: "columns", owner: ["table"],
                         fields: [field("type", :text), flag("key"), flag("required"), field("default", :text), field("generated", :text), *THREAD, field("meaning", :text)]),
         Model::Kind.new(name: "reference", plural: "references", ends: { "from" => ["table"], "to" => ["table"], "column" => ["column"], "key" => ["column"] },
                         fields: [field("deleting", :choice, choices: DELETING, label: "on delete"), *THREAD]),
@@ -49,7 +49,7 @@ module Basalt
         Model::Kind.new(name: "minimum", plural: "minimums", ends: { "table" => ["table"], "of" => ["table"], "column" => ["column"] },
                         fields: [field("least", :integer, range: 1..999), *THREAD]),
         Model::Kind.new(name: "view", plural: "views", nouns: { "view" => {} }, fields: [field("query", :text), field("why", :text, internal: true), field("meaning", :text), *THREAD]),
-        Model::Kind.new(name: "check", plural: "checks", owner: "table", fields: [field("expression", :text), *THREAD]),
+        Model::Kind.new(name: "check", plural: "checks", owner: ["table"], fields: [field("expression", :text), *THREAD]),
         Model::Kind.new(name: Logical::Conventions::KIND, plural: "conventions", nouns: { "convention" => {} },
                         fields: [*Logical::Conventions::CHOICES.map { |name, choices| field(name, :choice, choices:) },
                                  *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) }, field("prefix", :word), field("longest", :integer, range: 8..63), field("types", :text)])

@@ -16,6 +16,9 @@ module Basalt
       # @return [Array<String>] kinds of relations it draws as lines
       def lines = []
 
+      # @return [Array<String>] kinds of what belongs to those, with a table of their own in the register
+      def parts = []
+
       # @return [Array<String>] kinds that are drawn around what they contain
       def boundaries = []
 
@@ -34,6 +37,13 @@ module Basalt
       def lines_on(set, sheet_id)
         set.relations_on(sheet_id).select { |relation| draws_line?(set, relation) }
       end
+
+      # @return [Array<Model::Element>] what of this kind belongs to things and lines of the sheet, and to other parts
+      def parts_on(set, sheet_id, kind)
+        (set.things_on(sheet_id) + lines_on(set, sheet_id)).flat_map { |owner| parts_within(set, owner.id, kind) }
+      end
+
+      def parts_within(set, owner_id, kind) = set.parts_of(owner_id).flat_map { |part| [(part if part.kind == kind)].compact + parts_within(set, part.id, kind) }
 
       # @return [Array(Array<Model::Element>, Array<Model::Element>)] things to lay out, and the lines among them
       def part(set, sheet_id, only)

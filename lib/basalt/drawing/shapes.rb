@@ -15,6 +15,8 @@ module Basalt
       # @param anchor [Symbol] +:start+, +:middle+ or +:end+
       def text(x, y, string, style, anchor = :start) = [:text, x, y, string, style, anchor].freeze
       def glyph(name, x, y) = [:glyph, name, x, y].freeze
+      # @param element_id [String] of a part of what is drawn, to point at by itself
+      def part(element_id, shapes) = [:part, element_id, shapes].freeze
       # @param id [String, nil] of an image
       def image(id, box) = [:image, id, box.x, box.y, box.w, box.h].freeze
       def rect(x, y, w, h, pen) = path("M#{n x} #{n y}H#{n x + w}V#{n y + h}H#{n x}Z", pen)

@@ -52,6 +52,7 @@ module Basalt
         when :glyph
           "<path class=\"p-glyph\" transform=\"translate(#{Shapes.n shape[2]} #{Shapes.n shape[3]})\" d=\"#{Glyphs.path(shape[1])}\"/>"
         when :text then text(*shape.drop(1))
+        when :part then "<g data-part=\"#{escape(shape[1])}\">#{shape[2].map { |inner| shape(inner) }.join}</g>"
         when :image then image(*shape.drop(1))
         end
       end

@@ -14,6 +14,7 @@ module Basalt
       def text(element)
         case @column.key
         when "name" then element.name.to_s
+        when "owner" then @set.element(element.owner_id)&.name.to_s
         when "container" then place(element)
         when "assumed" then element.assumed ? "yes" : ""
         when /\Aend / then @set.element(joined(element).target_id)&.name.to_s
@@ -25,6 +26,7 @@ module Basalt
       # @return [#apply]
       # @raise [Mistake] saying what is wrong with it
       def change(element, text)
+        return Change::Own.new(id: element.id, owner_id: reference(text).id) if @column.key == "owner"
         return Change::Rejoin.new(id: element.id, role: @column.role, target_id: reference(text).id) if @column.required && @column.reference?
         return Change::SetEnd.new(id: element.id, role: @column.role, facts: { @column.fact.name => @column.fact.read(text) }) if @column.role
         return Change::Set.new(id: element.id, fact: "container", value: text.empty? ? nil : reference(text).id) if @column.reference?

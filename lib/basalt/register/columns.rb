@@ -11,7 +11,7 @@ module Basalt
       # @return [Array<Column>]
       def of(writing, kind)
         description = Model::Catalogue.kind(kind)
-        [*ends(description), *name(description), *facts(description), *place(description), assumed,
+        [*owner(description), *ends(description), *name(description), *facts(description), *place(description), assumed,
          *writing.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }]
       end
 
@@ -20,6 +20,10 @@ module Basalt
           [Column.new(key: "end #{role}", title: role, type: :reference, kinds:, role:, required: true),
            *description.end_fields.map { |field| Column.new(key: "#{field.name} of #{role}", title: "#{role} #{field.title}", type: field.type, choices: field.choices, role:, fact: field) }]
         end
+      end
+
+      def owner(description)
+        description.owner.any? ? [Column.new(key: "owner", title: "of", type: :reference, kinds: description.owner, required: true)] : []
       end
 
       def name(description)

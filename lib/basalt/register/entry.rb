@@ -59,9 +59,10 @@ module Basalt
       end
 
       def addition(draft, texts, id)
-        ends = @columns.values.select { |column| column.required && column.reference? }
+        owner = @columns["owner"]&.then { |column| Cell.new(draft, @sheet, column).reference(texts["owner"]).id }
+        ends = @columns.values.select { |column| column.required && column.reference? && column.role }
                        .map { |column| [column.role, Cell.new(draft, @sheet, column).reference(texts[column.key]).id] }
-        Change::Add.new(kind: @kind.name, id:, name: texts["name"], facts: first_facts(texts), ends: ends.empty? ? nil : ends)
+        Change::Add.new(kind: @kind.name, id:, name: texts["name"], facts: first_facts(texts), owner_id: owner, ends: ends.empty? ? nil : ends)
       end
 
       # The role is part of what tells two of one name apart.

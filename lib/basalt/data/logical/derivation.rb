@@ -14,19 +14,22 @@ module Basalt
 
         # @param set [Model::WorkingSet, Change::Draft]
         # @param sheet_id [String, nil] where tables that are new are shown
-        def initialize(set, sheet_id: nil, mapping: Mapping.new(set))
+        # @param from [String, nil] id of a sheet: only what comes from the entities and relationships drawn
+        #   there, and what is no longer anywhere; nil for all of the project
+        def initialize(set, sheet_id: nil, mapping: Mapping.new(set), from: nil)
           @set = set
           @sheet_id = sheet_id
-          @wanted = mapping.tables
-          @views = mapping.views
-          @known = set.of_kind("table").select { |table| table["thread"] }.to_h { |table| [table["thread"], table] }
+          @sources = from && sources(from)
+          @wanted = mapping.tables.select { |table| concerned?(table.thread) }
+          @views = mapping.views.select { |view| concerned?(view.thread) }
+          @known = set.of_kind("table").select { |table| table["thread"] && concerned?(table["thread"]) }.to_h { |table| [table["thread"], table] }
         end
 
         # @return [Array<Step>] in the order in which they are to be done
         def steps
           @steps ||= begin
             merges = @wanted.map { |table| TableMerge.new(@set, table, @known[table.thread], @sheet_id) }
-            merges.flat_map(&:steps) + merges.flat_map(&:joining_steps) + gone + ViewMerge.new(@set, @views, @sheet_id).steps
+            merges.flat_map(&:steps) + merges.flat_map(&:joining_steps) + gone + ViewMerge.new(@set, @views, @sheet_id) { |thread| concerned?(thread) }.steps
           end
         end
 
@@ -38,6 +41,18 @@ module Basalt
         end
 
         private
+
+        # @return [Set<String>] ids of what the sheet draws, with its attributes
+        def sources(sheet_id)
+          writing = @set.sheets[sheet_id].writing
+          drawn = @set.things_on(sheet_id) + writing.lines_on(@set, sheet_id)
+          (drawn + writing.parts_on(@set, sheet_id, "attribute")).to_set(&:id)
+        end
+
+        def concerned?(thread)
+          source = thread.split("/").first
+          @sources.nil? || @sources.include?(source) || @set.element(source).nil?
+        end
 
         def gone
           (@known.keys - @wanted.map(&:thread)).map do |thread|

@@ -7,11 +7,13 @@ module Basalt
       class ViewMerge
         # @param wanted [Array<View>]
         # @param sheet_id [String, nil] where new ones are shown
-        def initialize(set, wanted, sheet_id)
+        # @yieldparam thread [String] of a view that stands
+        # @yieldreturn [Boolean] whether it is looked at
+        def initialize(set, wanted, sheet_id, &concerned)
           @set = set
           @wanted = wanted
           @sheet_id = sheet_id
-          @known = set.of_kind("view").select { |view| view["thread"] }.to_h { |view| [view["thread"], view] }
+          @known = set.of_kind("view").select { |view| view["thread"] && concerned.call(view["thread"]) }.to_h { |view| [view["thread"], view] }
         end
 
         # @return [Array<Derivation::Step>]

@@ -77,11 +77,11 @@ module Basalt
           name, type, = widths
           room = [box.w - MARKS - GAP - type - 10, 40].max
           rule = S.path("M#{S.n box.x} #{S.n box.y + HEAD}H#{S.n box.right}", :rule)
-          [rule] + @columns.each_with_index.flat_map do |column, index|
+          [rule] + @columns.each_with_index.map do |column, index|
             y = box.y + HEAD + 17 + (index * ROW)
-            [S.text(box.x + 10, y, mark(column), :label), S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
+            S.part(column.id, [S.text(box.x + 10, y, mark(column), :label), S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
              S.text(box.x + MARKS + [name, room].min + GAP, y, Drawing::Pens.fit(type(column), :identifier, [box.w - MARKS - [name, room].min - GAP - 8, 20].max), :identifier),
-             S.text(box.right - 8, y, joined(column), :identifier, :end)]
+             S.text(box.right - 8, y, joined(column), :identifier, :end)])
           end
         end
       end

@@ -17,6 +17,7 @@ module Basalt
         def name = "entities"
         def band = "Concept"
         def things = %w[entity meeting]
+        def parts = %w[attribute]
         def lines = %w[relationship specialisation participation dependence]
         def examples = ["entity Crew", "Crew has code key, name required", "a Crew carries out zero or more Work Order"]
         def chips = [%w[entity e], [Kinds::WEAK, "w"], %w[meeting m]]

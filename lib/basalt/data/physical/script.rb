@@ -6,8 +6,9 @@ module Basalt
       # SQL for PostgreSQL (ISO/IEC 9075-2 where it suffices) that makes the tables of a model, in
       # an order that loads: what is referred to comes first, and circles are closed afterwards.
       class Script
-        # A statement, and the id of the element that it is about.
-        Statement = Value.of(:text, :element_id)
+        # A statement, the id of the element that it is about, and for each of its lines the id of
+        # the part that it is about.
+        Statement = Value.of(:text, :element_id, :parts)
 
         # @param set [Model::WorkingSet, Change::Draft]
         # @param things [Array<Model::Element>, nil] tables and views; nil for all
@@ -76,8 +77,9 @@ module Basalt
         end
 
         def create(table, made)
-          lines = columns(table).map { |column| column(column) } + key(table) + uniques(table) + checks(table) + foreign_keys(table, made)
-          Statement.new(text: "CREATE TABLE #{name(table.id)} (#{"\n  #{lines.join(",\n  ")}\n" if lines.any?});", element_id: table.id)
+          columns = columns(table)
+          lines = columns.map { |column| column(column) } + key(table) + uniques(table) + checks(table) + foreign_keys(table, made)
+          Statement.new(text: "CREATE TABLE #{name(table.id)} (#{"\n  #{lines.join(",\n  ")}\n" if lines.any?});", element_id: table.id, parts: [nil, *columns.map(&:id)])
         end
 
         def column(column)
