@@ -147,7 +147,7 @@ module Store
     def ground(draft, id) = @grounds[id] ||= Basalt::Drawing::Ground.new(draft.base.sheets[id] ? set : draft, id)
 
     def touched_sheets(draft)
-      ids = draft.elements.differences.flat_map { |_, before, after| Basalt::Drawing::Affected.of_element(draft, after || before) }
+      ids = draft.elements.differences.flat_map { |_, before, after| Basalt::Drawing::Affected.of_difference(draft, before, after) }
       shown = ids.flat_map { |id| draft.sheets_of(id) }
       moved = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }
       (shown + moved).uniq.select { |id| draft.sheets[id] }

@@ -14,6 +14,9 @@ module Web
           raise Basalt::Mistake, "Say something first" if params[:statements].to_s.strip.empty?
 
           Acting.say(draft, sheet, params[:statements])
+        rescue Basalt::Statements::Misread
+          @groundwork = Basalt::Statements::Groundwork.of(params[:statements].strip, @desk.set, sheet.id)
+          raise
         end
       end
 

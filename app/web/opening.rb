@@ -35,7 +35,7 @@ module Web
     # An error beside what caused it, or as a page of its own.
     def refuse(message, status_code)
       status status_code
-      return body(part("#answer", "<p class=\"refusal\" role=\"alert\">#{h(message)}</p>")) if htmx?
+      return body(part("#answer", view(:refused, message:, lines: @groundwork || []))) if htmx?
 
       content_type :html
       body erb(:refusal, locals: { message:, status_code: }, layout: :layout)

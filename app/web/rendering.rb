@@ -70,7 +70,7 @@ module Web
       some, none = (sheet.writing.lines + sheet.writing.things).partition { |kind| counts.key?(kind) }
       none = none.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }.sort_by { |kind| sheet.writing.things.index(kind) || 99 }
       parts = sheet.writing.parts.map { |kind| [kind, register(desk, sheet).parts(kind).length] }
-      (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }.insert(some.length, *parts)
+      (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }.insert(some.empty? ? -1 : some.length, *parts)
     end
 
     # How far down a sheet stands: by its band, then by its number.

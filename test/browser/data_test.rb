@@ -39,6 +39,27 @@ class DataTest < Minitest::Test
     assert_accessible "an entities sheet"
   end
 
+  def test_names_nobody_knows_are_offered_to_be_said_first_and_parts_have_tables
+    sketched
+    fill_in "statement", with: "a Reader walks at least one Meter Round"
+    find_field("statement").send_keys(:enter)
+    click_button "Say first: entity Reader; entity Meter Round"
+    assert_field "statement", with: ""
+    assert_equal "one or more", set.named("walks").first.ends.last.facts["cardinality"]
+    find("#tabs [data-kind=attribute]").click
+    fresh = find("#table tr.new td[data-key=owner]")
+    fresh.click
+    fresh.send_keys("Reader", :tab)
+    page.active_element.send_keys("badge", :enter)
+    assert_css "#layer-things > g", text: "badge"
+    assert_equal "Reader", set.element(set.named("badge").first.owner_id).name
+    find("#table td[data-key=owner]", text: "Reader").click
+    page.active_element.send_keys("Crew", :enter)
+    assert_css "#answer, #findings", text: /./
+    assert_no_css "#layer-things > g", text: /Reader.*badge/m
+    assert_equal "Crew", set.element(set.named("badge").first.owner_id).name
+  end
+
   def test_the_same_sheet_in_two_notations_each_with_its_layout
     sketched
     before = set.placements.each.to_h { |placed| [placed.id, placed.box] }

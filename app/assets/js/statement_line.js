@@ -10,6 +10,8 @@ export class StatementLine {
     this.input.addEventListener("paste", (event) => this.paste(event));
     this.completion.addEventListener("pointerdown", (event) => this.pick(event));
     new MutationObserver(() => this.offered()).observe(this.completion, { childList: true, subtree: true });
+    // What has to be said first is said with it.
+    document.addEventListener("click", (event) => { const first = event.target.closest("[data-first]"); if (first) this.send(first.dataset.first); });
     this.form.addEventListener("htmx:after:request", (event) => this.answered(event));
     document.querySelectorAll("[data-say]").forEach((example) => example.addEventListener("click", () => this.begin(example.dataset.say)));
   }
@@ -115,6 +117,10 @@ export class StatementLine {
     const text = event.clipboardData?.getData("text") ?? "";
     if (!text.trim().includes("\n")) return;
     event.preventDefault();
+    this.send(text);
+  }
+
+  send(text) {
     window.htmx.ajax("POST", this.form.getAttribute("hx-post"), {
       source: this.form, swap: "none", values: { statements: text, ...Object.fromEntries(new FormData(document.getElementById("session"))) },
     });

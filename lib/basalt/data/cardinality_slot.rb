@@ -5,14 +5,16 @@ module Basalt
     # The words for a cardinality.
     class CardinalitySlot
       WORDS = ["exactly one", "zero or one", "one or more", "zero or more", "many"].freeze
+      # Other ways to say the same.
+      ALIKE = { "at most one" => "zero or one", "at least one" => "one or more", "one and only one" => "exactly one", "any number of" => "zero or more" }.freeze
 
       def stops?(_token) = false
 
       def candidates(matcher, _node, _rest, at, &found)
         matcher.expect(at, "a cardinality such as “zero or more”")
-        words = matcher.tokens[at, 3].to_a.take_while(&:word?).map(&:text)
-        known = WORDS.find { |phrase| words.first(phrase.split.length) == phrase.split }
-        return yield(known, at + known.split.length) if known
+        words = matcher.tokens[at, 4].to_a.take_while(&:word?).map(&:text)
+        known = (WORDS + ALIKE.keys).find { |phrase| words.first(phrase.split.length) == phrase.split }
+        return yield(ALIKE.fetch(known, known), at + known.split.length) if known
 
         range(matcher, words, at, &found)
       end
@@ -20,7 +22,8 @@ module Basalt
       private
 
       def range(matcher, words, at)
-        return unless words.length == 3 && words.join(" ").match?(/\A\d{1,6} to \d{1,6}\z/)
+        words = words.first(3)
+        return unless words.join(" ").match?(/\A\d{1,6} to \d{1,6}\z/)
 
         least, most = words.values_at(0, 2).map { |word| Integer(word, 10) }
         return matcher.refuse(at, "#{words.join(' ')} runs backwards") if least > most || most.zero?

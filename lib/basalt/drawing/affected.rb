@@ -10,7 +10,7 @@ module Basalt
       def by(draft)
         placed = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }.map(&:element_id)
         placed += draft.placements.differences.flat_map { |_, before, after| closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id) }
-        changed = draft.elements.differences.flat_map { |_, before, after| of_element(draft, after || before) }
+        changed = draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) }
         symbols = draft.elements.differences.flat_map { |_, before, after| [before, after].compact.select { |element| element.kind == Symbols::KIND } }
         (placed + changed + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq
       end
@@ -20,6 +20,11 @@ module Basalt
       # What a boundary contains, and the lines of it.
       def inside(set, id)
         set.contents_of(id).flat_map { |inner| [inner.id, *set.relations_of(inner.id).map(&:id), *inside(set, inner.id)] }
+      end
+
+      # What an element was part of or in before is another without it.
+      def of_difference(set, before, after)
+        of_element(set, after || before) + (after ? [before&.owner_id, before&.container_id].compact : [])
       end
 
       # The element, its owner, what it joins and what is joined to it.

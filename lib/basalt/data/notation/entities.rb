@@ -19,7 +19,7 @@ module Basalt
         def things = %w[entity meeting]
         def parts = %w[attribute]
         def lines = %w[relationship specialisation participation dependence]
-        def examples = ["entity Crew", "Crew has code key, name required", "a Crew carries out zero or more Work Order"]
+        def examples = ["entity Crew", "Crew has code key, name required", "a Crew leads zero or more Crew; a Crew is led by zero or one Crew"]
         def chips = [%w[entity e], [Kinds::WEAK, "w"], %w[meeting m]]
         def variants = VARIANTS
 
