@@ -23,7 +23,6 @@ module Basalt
           remove(id)
           add(set, id)
         end
-        @extent = nil
         self
       end
 
@@ -40,19 +39,21 @@ module Basalt
       def extent
         return if @spans.empty?
 
-        @extent ||= begin
-          left, top, right, bottom = @spans.each_value.first
-          @spans.each_value do |l, t, r, b|
-            left = l if l < left
-            top = t if t < top
-            right = r if r > right
-            bottom = b if b > bottom
-          end
-          Layout::Box.new(x: left, y: top, w: right - left, h: bottom - top)
-        end
+        left, top, right, bottom = (@sides ||= sides)
+        Layout::Box.new(x: left, y: top, w: right - left, h: bottom - top)
       end
 
       private
+
+      def sides = @spans.each_value.reduce { |sides, span| widened(sides, span) }
+
+      def widened(sides, span)
+        [span[0] < sides[0] ? span[0] : sides[0], span[1] < sides[1] ? span[1] : sides[1],
+         span[2] > sides[2] ? span[2] : sides[2], span[3] > sides[3] ? span[3] : sides[3]]
+      end
+
+      # Only what reached one of the sides may have left less behind it.
+      def reached?(span) = @sides.each_with_index.any? { |side, index| span[index] == side }
 
       def add(set, id)
         element = set.element(id) or return
@@ -63,8 +64,9 @@ module Basalt
         @kinds[id] = element.kind
         @counts[element.kind] += 1
         @marks[id] = (writing.marks(set, element) + emphasis(set, id)).each { |mark| @tally[mark] += 1 }
-        @spans[id] = span(set, element, writing)
-        @spans.delete(id) unless @spans[id]
+        span = span(set, element, writing) or return
+        @spans[id] = span
+        @sides &&= widened(@sides, span)
       end
 
       def emphasis(set, id)
@@ -76,7 +78,8 @@ module Basalt
         kind = @kinds.delete(id) or return
         @counts[kind] -= 1
         @marks.delete(id).each { |mark| @tally[mark] -= 1 }
-        @spans.delete(id)
+        span = @spans.delete(id)
+        @sides = nil if span && @sides && reached?(span)
       end
 
       def span(set, element, writing)
