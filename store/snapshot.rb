@@ -4,7 +4,7 @@ module Store
   # Reads a project into a working set, all of it as it stood at one version.
   class Snapshot
     ELEMENTS = %w[id kind name owner_id rank container_id assumed said_by external_id ordinal].freeze
-    SHEETS = %w[id name notation number band revision status drawn_by dated ordinal].freeze
+    SHEETS = %w[id name notation number band revision status drawn_by dated subject_id ordinal].freeze
     WAIVERS = %w[id finding state reason said_by at ordinal].freeze
     PLACEMENTS = %w[id sheet_id element_id x y w h pinned ordinal].freeze
 

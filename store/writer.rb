@@ -7,7 +7,7 @@ module Store
     BATCH = 1000
     ELEMENT = %i[kind name owner_id rank container_id assumed said_by external_id ordinal].freeze
     WAIVER = %i[finding state reason said_by at ordinal].freeze
-    SHEET = %i[name notation number band revision status drawn_by dated view ordinal].freeze
+    SHEET = %i[name notation number band revision status drawn_by dated subject_id view ordinal].freeze
 
     def initialize(project_id)
       @project_id = project_id

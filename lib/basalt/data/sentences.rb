@@ -50,7 +50,7 @@ module Basalt
       ].freeze
 
       SLOTS = {
-        columns: ColumnsSlot.new, names: NamesSlot.new, deleting: ChoiceSlot.new(Kinds::DELETING), strategy: ChoiceSlot.new(Logical::Kindred::STRATEGIES),
+        columns: ColumnsSlot.new, names: NamesSlot.new, deleting: Statements::ChoiceSlot.new(Kinds::DELETING), strategy: Statements::ChoiceSlot.new(Logical::Kindred::STRATEGIES),
         cardinality: CardinalitySlot.new, attributes: AttributesSlot.new, kinds: KindsSlot.new, subject: SubjectSlot.new, entities: EntitiesSlot.new,
         complete: Statements::WordSlot.new(/\Acomplete\z/, "“complete”", quoted: false)
       }.freeze

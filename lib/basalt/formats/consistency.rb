@@ -14,6 +14,7 @@ module Basalt
         elements = rows[:elements].to_h { |element| [element.id, element] }
         rows[:elements].each_with_index { |element, index| element(element, elements, "/elements/#{index}") }
         sheets(rows[:sheets])
+        rows[:sheets].each_with_index { |sheet, index| refuse("/sheets/#{index}/subject_id", "nothing has that id") if sheet.subject_id && !elements.key?(sheet.subject_id) }
         sheet_ids = rows[:sheets].to_set(&:id)
         rows[:placements].each_with_index { |placement, index| placement(placement, elements, sheet_ids, "/placements/#{index}") }
       end

@@ -20,7 +20,7 @@ module Basalt
 
       # Columns by table; those of +NEEDED+ are there in every row.
       COLUMNS = {
-        sheets: { id: ID, name: TEXT, notation: TEXT, number: TEXT, band: TEXT, revision: TEXT, status: TEXT, drawn_by: TEXT, dated: TEXT, view: OBJECT, ordinal: COUNT },
+        sheets: { id: ID, name: TEXT, notation: TEXT, number: TEXT, band: TEXT, revision: TEXT, status: TEXT, drawn_by: TEXT, dated: TEXT, subject_id: ID, view: OBJECT, ordinal: COUNT },
         elements: { id: ID, kind: TEXT, name: TEXT, owner_id: ID, rank: COUNT, container_id: ID, facts: FACTS, ends: ENDS, assumed: FLAG, said_by: TEXT,
                     external_id: TEXT, ordinal: COUNT },
         placements: { id: ID, sheet_id: ID, element_id: ID, x: NUMBER, y: NUMBER, w: NUMBER, h: NUMBER, pinned: FLAG, shape: OBJECT, route: ROUTE, ordinal: COUNT },

@@ -13,7 +13,7 @@ module Basalt
           container: ->(e) { e.container_id ? [e.container_id] : [] }
         },
         waivers: { finding: ->(w) { [w.finding] } },
-        sheets: { name: ->(s) { [s.name] } },
+        sheets: { name: ->(s) { [s.name] }, subject: ->(s) { s.subject_id ? [s.subject_id] : [] } },
         placements: {
           sheet: ->(p) { [p.sheet_id] },
           element: ->(p) { [p.element_id] },
@@ -40,6 +40,8 @@ module Basalt
       def placement(sheet_id, element_id) = placements.by(:spot, [sheet_id, element_id]).first
       def shown?(sheet_id, element_id) = placements.ids_by(:spot, [sheet_id, element_id]).any?
       def sheets_of(element_id) = placements.by(:element, element_id).map(&:sheet_id).uniq
+      # @return [Array<Sheet>] that open an element, in order of making
+      def sheets_about(element_id) = sheets.by(:subject, element_id).sort_by(&:ordinal)
       def sheet_list = sheets.each.sort_by(&:ordinal)
 
       # @return [Array<Element>] the things placed on the sheet, in order of making

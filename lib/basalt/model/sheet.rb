@@ -3,8 +3,9 @@
 module Basalt
   module Model
     # One drawing: a notation of a part of the model. +view+ keeps what is shown in a way of
-    # its own there: labels hidden, parallel lines folded, the manner of laying it out.
-    Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :view, :ordinal) do
+    # its own there: labels hidden, parallel lines folded, the manner of laying it out. The
+    # subject is the element that it opens.
+    Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :subject_id, :view, :ordinal) do
       self::PARTS = %w[labels parallels].freeze
 
       def initialize(revision: "A", status: "draft", **rest)

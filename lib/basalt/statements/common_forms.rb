@@ -49,7 +49,10 @@ module Basalt
       DRAWN = Quality.new("sheet", "drawn with <variant:word>",
                           take: ->(context, sheet, said) { context.draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: said[:variant])) },
                           tell: ->(teller, sheet) { sheet.variant ? [["drawn with", teller.word(sheet.variant)]] : [] })
-      QUALITIES = ([DRAWN] + SAID + SHOWN + LAID_OUT).freeze
+      ABOUT = Quality.new("sheet", "about <subject:thing>",
+                          take: ->(context, sheet, said) { context.draft.apply(Change::SetSubject.new(sheet_id: sheet.id, element_id: said[:subject].id)) },
+                          tell: ->(teller, sheet) { sheet.subject_id ? [["about", teller.thing(sheet.subject_id)]] : [] })
+      QUALITIES = ([ABOUT, DRAWN] + SAID + SHOWN + LAID_OUT).freeze
     end
   end
 end

@@ -82,8 +82,9 @@ module Basalt
       end
 
       def opening(sheet)
-        line = say("sheet", name(sheet.name), :colon, sheet.notation)
-        [line, *Grammar.qualities("sheet").flat_map { |quality| quality.tell(self, sheet) }.map { |parts| parts.join(" ") }].join(", ")
+        @context.sheet_id = nil
+        qualities = Grammar.qualities("sheet").flat_map { |quality| quality.tell(self, sheet) }
+        say("sheet", name(sheet.name), :colon, sheet.notation, *qualities.flat_map { |parts| [:comma, *parts] })
       end
 
       def declaration(thing)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Basalt
-  module Data
+  module Statements
     # One of a few phrases.
     class ChoiceSlot
       # @param phrases [Array<String>]
