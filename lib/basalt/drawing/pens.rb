@@ -83,6 +83,18 @@ module Basalt
         Typefaces.width(text, face, size)
       end
 
+      # @param limit [Numeric] px
+      # @param most [Integer] of lines; the last ends in a sign where there would be more
+      # @return [Array<String>] the text broken between words
+      def self.lines(text, style, limit, most: 3)
+        broken = text.to_s.split.each_with_object([]) do |word, found|
+          longer = found.empty? ? word : "#{found.last} #{word}"
+          found.any? && width(longer, style) <= limit ? found[-1] = longer : found << word
+        end
+        broken = [*broken.first(most - 1), broken.drop(most - 1).join(" ")] if broken.length > most
+        broken.map { |line| fit(line, style, limit) }
+      end
+
       def self.fit(text, style, limit)
         face, size, = TEXTS.fetch(style)
         Typefaces.fit(text, face, size, limit)

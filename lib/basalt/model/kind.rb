@@ -6,9 +6,10 @@ module Basalt
     # sets; +brief+ the facts that matter most; +ends+, for relations, are the roles with the kinds each may point at, and +end_fields+ what an end says of itself.
     # An end that may point at anything has ANYTHING for its kinds.
     # A +figure+ draws a kind that stands on sheets of any notation, with +chips+ to place it by.
-    # +owner+ are the kinds that it may be a part of.
+    # +owner+ are the kinds that it may be a part of, +ordered+ the fact by which its rows are in order,
+    # +moving+ the change by which it goes into a container, where more goes along than it alone.
     # +distinct_by+ lists what, beside the name, tells two of one name apart.
-    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips) do
+    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips, :ordered, :moving) do
       self::ANYTHING = Object.new.tap { |kinds| def kinds.include?(_kind) = true }.freeze
 
       def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, brief: [], end_fields: [], chips: [], owner: [], **rest)

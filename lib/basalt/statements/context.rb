@@ -35,7 +35,7 @@ module Basalt
       def declare(kind, name, facts, captures)
         known = same(kind, name, facts, captures)
         known && facts.each { |fact, value| set(known.id, fact, value) unless known[fact] == value }
-        element = known ? draft.element(known.id) : add(kind.name, name:, facts:, container_id: place(captures)&.id)
+        element = known ? settled(known.id, kind) : add(kind.name, name:, facts:, container_id: place(captures)&.id || subject(kind))
         show(element)
         element
       end
@@ -79,6 +79,18 @@ module Basalt
         place = place(captures) or return found.one? ? found.first : found.find { |element| element.container_id.nil? }
         found.find { |element| element.container_id == place.id } || found.find { |element| element.container_id.nil? }
       end
+
+      # What has no place yet is in what its sheet is about.
+      def settled(id, kind)
+        element = draft.element(id)
+        around = subject(kind)
+        return element if around.nil? || element.container_id || around == id
+
+        draft.apply(Change::Set.new(id:, fact: "container", value: around)).element(id)
+      end
+
+      # What the sheet is about, where it holds what is declared on the sheet.
+      def subject(kind) = sheet&.subject_id && sheet.writing.within?(kind.name) ? sheet.subject_id : nil
 
       def place(captures)
         captures.fetch(:qualities, []).filter_map { |_quality, values| values[:container] }.first

@@ -68,7 +68,7 @@ module Basalt
           [*(:weak if element.kind == "entity" && Dependence.weak?(element)), *(element.kind == "entity" && !@folded ? rows(set, element).marks : [])]
         end
 
-        def tidy(set, sheet_id, only: nil) = EntitiesLayout.new(self, set, *part(set, sheet_id, only)).placements
+        def tidy(set, sheet_id, only: nil) = Drawing::Stepped.new(self, set, *part(set, sheet_id, only)).placements
 
         def spots(_set, _sheet_id, _thing, size, extent)
           extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)

@@ -13,7 +13,7 @@ module Basalt
 
         def initialize(view)
           @view = view
-          @lines = lines
+          @lines = Drawing::Pens.lines(view["query"], :identifier, WIDEST, most: LINES)
         end
 
         # @return [Array(Integer, Integer)] width and height, px
@@ -27,18 +27,6 @@ module Basalt
           [S.rect(box.x, box.y, box.w, box.h, @view.assumed ? :assumed : :planned), S.text(box.x + 12, box.y + 21, Drawing::Pens.fit(@view.name, :name, box.w - 20), :name),
            *(S.path("M#{S.n box.x} #{S.n box.y + HEAD - 4}H#{S.n box.right}", :rule) if @lines.any?),
            *@lines.each_with_index.map { |line, index| S.text(box.x + 12, box.y + HEAD + 12 + (index * ROW), line, :identifier) }]
-        end
-
-        private
-
-        # The query broken between words; what does not fit is cut off with a sign.
-        def lines
-          broken = @view["query"].to_s.split.each_with_object([+""]) do |word, found|
-            longer = found.last.empty? ? word : "#{found.last} #{word}"
-            Drawing::Pens.width(longer, :identifier) <= WIDEST ? found.last.replace(longer) : found << +word
-          end
-          broken = broken.reject(&:empty?).map { |line| Drawing::Pens.fit(line, :identifier, WIDEST) }
-          broken.length > LINES ? [*broken.first(LINES - 1), "…"] : broken
         end
       end
     end

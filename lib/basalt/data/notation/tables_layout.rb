@@ -5,13 +5,13 @@ module Basalt
     module Notation
       # Tidies tables in columns from left to right, so that lines leave and arrive at their rows:
       # the layered layout turned by a quarter.
-      class TablesLayout < EntitiesLayout
+      class TablesLayout < Drawing::Stepped
         GAP = 46
         STRIP = 30
 
         def placements
-          plan = Layout::Layered.call(@entities.map { |table| node(table) }, edges, gap: GAP, widest: 1500, strip: STRIP)
-          boxes = @entities.to_h do |table|
+          plan = Layout::Layered.call(@things.map { |table| node(table) }, edges, gap: GAP, widest: 1500, strip: STRIP)
+          boxes = @things.to_h do |table|
             w, h = @notation.size(@set, table)
             y, x = plan.corners.fetch(table.id)
             [table.id, { x:, y:, w:, h: }]
@@ -22,7 +22,7 @@ module Basalt
         private
 
         def edges
-          tables = @entities.to_h { |table| [table.id, table] }
+          tables = @things.to_h { |table| [table.id, table] }
           @lines.reject { |line| line.targets("from") == line.targets("to") }.map do |line|
             from, to = tables.values_at(line.target("from"), line.target("to"))
             Layout::Edge.new(id: line.id, from: from.id, to: to.id, from_port: @notation.port(@set, from, line, "column"), to_port: @notation.port(@set, to, line, "key"))

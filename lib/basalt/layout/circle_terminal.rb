@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Layout
+    # Where a line can end at a circle: at places all around, in four directions.
+    class CircleTerminal < BoxTerminal
+      # Of the radius, to both sides of the middle.
+      PLACES = [0, 0.3, -0.3, 0.6, -0.6].freeze
+
+      # Boxes that cover the circle and leave those places free.
+      #
+      # @return [Array<Box>]
+      def self.cover(box)
+        [[1, 0.29], [0.8, 0.59], [0.59, 0.8], [0.29, 1]].map { |across, down| Box.new(x: box.cx - (box.w / 2.0 * across), y: box.cy - (box.h / 2.0 * down), w: box.w * across, h: box.h * down) }
+      end
+
+      # The point of the circle that a line meets which comes upright or level to the box around it.
+      #
+      # @param point [Array(Numeric, Numeric)] on the edge of the box
+      def self.touch(box, point)
+        x, y = point
+        return [x, box.cy + ((y < box.cy ? -1 : 1) * reach(box, x - box.cx))] if y <= box.y + 0.5 || y >= box.bottom - 0.5
+
+        [box.cx + ((x < box.cx ? -1 : 1) * reach(box, y - box.cy)), y]
+      end
+
+      def self.reach(box, aside) = Math.sqrt([((box.w / 2.0)**2) - (aside**2), 0].max)
+
+      def doors(_toward)
+        radius = box.w / 2.0
+        PLACES.flat_map do |part|
+          aside = radius * part
+          out = self.class.reach(box, aside)
+          [[[box.cx + aside, box.cy - out], [0, -1]], [[box.cx + aside, box.cy + out], [0, 1]], [[box.cx - out, box.cy + aside], [-1, 0]], [[box.cx + out, box.cy + aside], [1, 0]]]
+        end
+      end
+    end
+  end
+end

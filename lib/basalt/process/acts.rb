@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Process
+    # The rows of the activity table: who does what, whether information is processed by it,
+    # and what is given to whom.
+    module Acts
+      module_function
+
+      def say(context, said)
+        name = Model::Names.clean(said[:does].to_str)
+        known = of(context.draft, said[:who].id).find { |one| one.name == name }
+        context.show(said[:who])
+        context.qualify(known || context.add("activity", name:, ends: [["who", said[:who].id], ["to", said[:who].id]]), said)
+      end
+
+      # @return [Array<Model::Element>] what somebody does
+      def of(set, who_id) = set.relations_of(who_id, "activity").select { |one| one.target("who") == who_id }
+
+      # @return [Array<Model::Element>] in the order of their rows
+      def sorted(activities) = activities.sort_by { |one| [one["row"] || one.ordinal, one.ordinal] }
+
+      # @return [String, nil] whom something is given to; nil where nobody gets it
+      def receiver(activity) = activity.target("to") == activity.target("who") ? nil : activity.target("to")
+
+      def give(context, activity, said)
+        context.set(activity.id, "gives", said[:gives])
+        receiver = said[:receiver] or return
+        Change::Rejoin.new(id: activity.id, role: "to", target_id: receiver.id).apply(context.draft)
+        context.show(receiver)
+      end
+
+      def keep(context, activity)
+        context.set(activity.id, "gives", nil)
+        Change::Rejoin.new(id: activity.id, role: "to", target_id: activity.target("who")).apply(context.draft)
+      end
+
+      def given(teller, activity)
+        to = receiver(activity)
+        return [] unless activity["gives"] || to
+
+        [["giving", teller.word(activity["gives"] || "something"), *(["to", teller.thing(to)] if to)]]
+      end
+
+      def tell(teller, activity)
+        qualities = Statements::Grammar.qualities("activity").flat_map { |quality| quality.tell(teller, activity) }
+        [teller.say(teller.thing(activity.target("who")), teller.name(activity.name), *qualities.flat_map { |parts| [:comma, *parts] })]
+      end
+
+      # Another sentence in its place says another name for the same row.
+      def withdraw(context, said, other)
+        row = of(context.draft, said[:who].id).find { |one| one.name == Model::Names.clean(said[:does].to_str) } or return
+        return context.draft.apply(Change::Remove.new(id: row.id)) unless other && other[:who].id == said[:who].id
+
+        said.fetch(:qualities, []).each { |quality, _| quality.clear(context, context.draft.element(row.id)) }
+        context.set(row.id, "name", other[:does].to_str)
+      end
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Basalt
+  # Processes: who does what, what stands outside, context and levelled data flow.
+  module Process
+    # What this family adds to the base.
+    module Family
+      module_function
+
+      def kinds = Kinds::ALL
+      def notations = [Notation::Activities.new, Notation::Context.new, Notation::DataFlow.new]
+      def forms = Sentences::FORMS
+      def qualities = Sentences::QUALITIES
+      def tellings = Sentences::TELLINGS
+      def slots = Sentences::SLOTS
+
+      # One file a check; each registers by being there.
+      def checks = Dir[File.join(__dir__, "checks/*.rb")].map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) } - [Checks::FlowCheck]
+
+      # What is told behind the declaration of something.
+      def details(teller, thing)
+        case thing.kind
+        when "party" then Standing.tell(teller, thing)
+        when "information" then Composition.tell(teller, thing)
+        else []
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Process
+    module Notation
+      # The activity table drawn: everybody who takes part as a box that lists what they do, in the
+      # order of the rows; a line where something is given to somebody.
+      class Activities < Drawing::Notation
+        def name = "activities"
+        def band = "Context"
+        def things = %w[party system]
+        def lines = %w[activity]
+        def examples = ["role Clerk", "Clerk registers the report, processing", "outsider Caller"]
+        def chips = [[Kinds::ROLE, "r"], [Kinds::OUTSIDER, "o"], %w[system y]]
+
+        def size(set, thing) = Doer.new(set, thing).size
+        def thing_shapes(set, thing, placement) = Doer.new(set, thing).shapes(placement.box)
+
+        # What nobody else gets is in the box alone.
+        def labels(set, activity)
+          return [] unless Acts.receiver(activity)
+
+          [Drawing::Label.new(role: "middle", text: Drawing::Pens.fit("#{Doer.number(set, activity)} #{activity['gives'] || activity.name}", :verb, 220), style: :verb)]
+        end
+
+        def line_shapes(_set, activity, route, _labels) = Acts.receiver(activity) ? super + Arrow.shape(route) : []
+
+        def legend = [["outside: processes no information", :pen, :planned, :outside], ["inside", :pen, :outline, :inside], ["processes information", :text, "=", "="], ["gives", :pen, :line, :gives]]
+
+        def marks(set, element)
+          return Acts.receiver(element) ? [:gives] : [] if element.relation?
+
+          [Standing.new(set).of(element)&.outside? ? :outside : :inside, *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })]
+        end
+
+        def computed(set, thing)
+          verdict = thing.relation? ? nil : Standing.new(set).of(thing)
+          verdict ? [["stands", "#{verdict.outside? ? 'outside' : 'inside'}#{verdict.decided ? ', decided' : ''}: #{verdict.why}"]] : []
+        end
+
+        def computed_headings(kind) = %w[party system].include?(kind) ? ["stands"] : []
+
+        def tidy(set, sheet_id, only: nil)
+          things, lines = part(set, sheet_id, only)
+          Drawing::Stepped.new(self, set, things, lines.select { |line| Acts.receiver(line) }).placements
+        end
+
+        def node(set, thing, level) = Layout::Node.box(thing.id, *size(set, thing), level).with(beside: false)
+        def strip = 30
+
+        def spots(_set, _sheet_id, _thing, size, extent)
+          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
+          (0..40).lazy.flat_map { |row| (0..5).map { |column| [(extent.x + (column * (size[0] + 120))).round, (extent.y + (row * (size[1] + 90))).round] } }
+        end
+      end
+    end
+  end
+end

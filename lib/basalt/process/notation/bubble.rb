@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Process
+    module Notation
+      # A process as a circle with its number and name.
+      class Bubble
+        LEAST = 92
+        MOST = 150
+        LINE = 15
+        S = Drawing::Shapes
+        P = Drawing::Pens
+
+        # @param sheet [Model::Sheet, nil] on which it is drawn
+        def initialize(set, process, sheet: nil)
+          @process = process
+          @number = Levels.number(set, process)
+          @outside = sheet&.subject_id && sheet.subject_id != process.id && !Levels.within?(set, process.id, sheet.subject_id)
+          @performer = sheet&.band == "Physical" ? process["performer"] : nil
+        end
+
+        def size
+          longest = @process.name.to_s.split.map { |word| P.width(word, :name) }.max || 0
+          side = [LEAST, longest + 34, P.width(@process.name.to_s, :name) * 0.42 + 56].max.clamp(LEAST, MOST).ceil
+          [side, side]
+        end
+
+        # @return [Array] shapes
+        def shapes(box)
+          radius = box.w / 2.0
+          [circle(box, radius), *texts(box, radius)]
+        end
+
+        private
+
+        def circle(box, radius)
+          S.path("M#{S.numbers(box.x, box.cy)}a#{S.numbers(radius, radius)} 0 1 0 #{S.n box.w} 0a#{S.numbers(radius, radius)} 0 1 0 #{S.n(-box.w)} 0Z",
+                 @outside ? :planned : @process.assumed ? :assumed : :outline)
+        end
+
+        def texts(box, radius)
+          name = P.lines(@process.name, :name, (radius * 1.62), most: 3)
+          lines = [*([@number, :identifier] if @number).then { |one| one ? [one] : [] }, *name.map { |line| [line, :name] }, *(@performer ? [[P.fit(@performer, :identifier, radius * 1.4), :identifier]] : [])]
+          top = box.cy - ((lines.length - 1) * LINE / 2.0) + 4
+          lines.each_with_index.map { |(text, style), index| S.text(box.cx, top + (index * LINE), text, style, :middle) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Process
+    module Notation
+      # One process, or one system, in the middle and what stands around it.
+      class Context < Flows
+        def name = "context"
+        def band = "Context"
+        def things = %w[process party system store]
+        def examples = ["process Leak response", "Caller gives leak report to Leak response", "Leak response gives job to Crew"]
+        def chips = [%w[process p], [Kinds::OUTSIDER, "o"], %w[system y]]
+
+        def tidy(set, sheet_id, only: nil)
+          things, lines = part(set, sheet_id, only)
+          sizes = things.to_h { |thing| [thing.id, room(set, thing, lines)] }
+          corners = Layout::Radial.call(sizes, lines.map(&:poles), root: middle(set, sheet_id, things, lines))
+          corners.to_h { |id, (x, y)| [id, placed(set, id, x, y, sizes[id])] }
+        end
+
+        private
+
+        # Room around a thing, so that what flows can be read beside it.
+        def room(set, thing, lines)
+          longest = lines.select { |line| line.poles.include?(thing.id) }.flat_map { |line| labels(set, line).map(&:width) }.max || 0
+          w, h = size(set, thing)
+          [w + [longest * 0.6, 150].min, h + 40]
+        end
+
+        def placed(set, id, x, y, (wide, high))
+          w, h = size(set, set.element(id))
+          { x: (x + ((wide - w) / 2)).round, y: (y + ((high - h) / 2)).round, w:, h: }
+        end
+
+        def middle(set, sheet_id, things, lines)
+          subject = set.sheets[sheet_id].subject_id
+          return subject if things.any? { |thing| thing.id == subject }
+
+          (things.find { |thing| thing.kind == "process" } || things.select { |thing| thing.kind == "system" }.max_by { |thing| lines.count { |line| line.poles.include?(thing.id) } })&.id
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Process
+    module Notation
+      # A level of data flow: processes, what is outside of it, stores, and what flows. On a sheet of
+      # the band Physical, who or what does a process stands in it.
+      class DataFlow < Flows
+        def name = "data flow"
+        def band = "Logical"
+        def things = %w[process party system store]
+        def examples = ["process Assess leak", "Caller gives leak report to Assess leak", "store Job book"]
+        def chips = [%w[process p], [Kinds::OUTSIDER, "o"], %w[store s]]
+
+        # What is declared on the sheet of a process is within it.
+        def within?(kind) = kind == "process"
+
+        def tidy(set, sheet_id, only: nil) = touched(set, Drawing::Stepped.new(self, set, *part(set, sheet_id, only)).placements)
+      end
+    end
+  end
+end

@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Process
+    module Notation
+      # What the notations have in common that draw what flows between things.
+      class Flows < Drawing::Notation
+        SIZE = 100
+        S = Drawing::Shapes
+        P = Drawing::Pens
+
+        # @param boxes [Boolean] processes as rounded boxes with a head (Gane and Sarson, 1979) instead
+        #   of circles (DeMarco, 1978)
+        def initialize(boxes: false)
+          super()
+          @boxes = boxes
+        end
+
+        def lines = %w[flow]
+        def variants = { "boxes" => "rounded boxes" }
+        def shown(view) = view&.fetch("variant", nil) == "boxes" && !@boxes ? (@other ||= self.class.new(boxes: true)) : self
+
+        def size(set, thing)
+          case thing.kind
+          when "process" then @boxes ? Rounded.new(set, thing).size : Bubble.new(set, thing).size
+          when "store" then OpenStore.new(set, thing, boxes: @boxes).size
+          else Square.new(set, thing, boxes: @boxes).size
+          end
+        end
+
+        def thing_shapes(set, thing, placement)
+          symbol(set, thing, placement).shapes(placement.box)
+        end
+
+        def terminal(set, thing, placement, line)
+          return Layout::CircleTerminal.new(placement.box) if circle?(thing)
+          return Layout::SidesTerminal.new(placement.box, [[0, -1], [0, 1], [-1, 0]]) if thing.kind == "store"
+
+          super
+        end
+
+        def obstacles(set, thing, placement) = circle?(thing) ? Layout::CircleTerminal.cover(placement.box) : super
+
+        def labels(_set, flow)
+          words = [flow.name == Kinds::UNSAID ? "?" : flow.name, *flow["protocol"]].join(" / ")
+          [Drawing::Label.new(role: "middle", text: P.fit(words, :verb, 220), style: :verb)]
+        end
+
+        def line_shapes(_set, flow, route, _labels) = super + Arrow.shape(route)
+        def pen(flow) = flow["state"] == "planned" || flow.assumed ? :planned_line : :line
+
+        def computed(set, thing) = thing.kind == "process" ? [["number", Levels.number(set, thing) || "none"]] : super
+        def computed_headings(kind) = kind == "process" ? ["number"] : super
+
+        def spots(_set, _sheet_id, _thing, size, extent)
+          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
+          (0..40).lazy.flat_map { |row| (0..5).map { |column| [(extent.x + (column * (size[0] + 130))).round, (extent.y + (row * (size[1] + 90))).round] } }
+        end
+
+        # @return [Layout::Node] to lay out
+        def node(set, thing, level)
+          w, h = size(set, thing)
+          node = Layout::Node.box(thing.id, w, h, level).with(beside: false)
+          circle?(thing) ? node.with(top: Layout::Surface.new(from: w * 0.2, to: w * 0.8, y: 0), bottom: Layout::Surface.new(from: w * 0.2, to: w * 0.8, y: h)) : node
+        end
+
+        # @return [Integer] room for arrows at the ends of lines, px
+        def strip = 30
+
+        def marks(_set, element)
+          return [element["state"] == "planned" ? :planned : :flow] if element.relation?
+
+          [element.kind.to_sym]
+        end
+
+        def legend
+          process = @boxes ? [["process with its number", :text, "1.0", :process]] : [["process", :text, "( )", :process]]
+          [*process, ["outside", :pen, :outline, :party], ["store", :text, "=", :store], ["flow", :pen, :line, :flow], ["planned flow", :pen, :planned_line, :planned]]
+        end
+
+        private
+
+        def circle?(thing) = thing.kind == "process" && !@boxes
+
+        def symbol(set, thing, placement)
+          sheet = set.sheets[placement.sheet_id]
+          case thing.kind
+          when "process" then (@boxes ? Rounded : Bubble).new(set, thing, sheet:)
+          when "store" then OpenStore.new(set, thing, boxes: @boxes)
+          else Square.new(set, thing, boxes: @boxes, middle: sheet&.subject_id == thing.id)
+          end
+        end
+
+        # Lines that were laid out to the box around a circle come to the circle.
+        def touched(set, laid)
+          laid.to_h do |id, place|
+            line = set.element(id)
+            next [id, place] unless place[:route] && line.relation?
+
+            points = place[:route]["points"]
+            first, last = [[line.target("from"), points.first], [line.target("to"), points.last]].map { |end_id, point| touch(set, laid, end_id, point) }
+            [id, { route: { "points" => [first, *points[1..-2], last] } }]
+          end
+        end
+
+        def touch(set, laid, id, point)
+          place = laid[id]
+          return point unless place && place[:x] && circle?(set.element(id))
+
+          Layout::CircleTerminal.touch(Layout::Box.new(**place.slice(:x, :y, :w, :h)), point)
+        end
+      end
+    end
+  end
+end
