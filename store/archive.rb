@@ -12,7 +12,7 @@ module Store
     # @return [String] JSON
     def write(project_id)
       ActiveRecord::Base.transaction(isolation: :repeatable_read) do
-        extras = Basalt::Formats::ProjectDocument::Extras.new(journal: journal(project_id), images: images(project_id))
+        extras = Basalt::Formats::ProjectDocument::Extras.new(journal: journal(project_id), images: images(project_id), texts: texts(project_id))
         Basalt::Formats::ProjectDocument.write(Snapshot.new(project_id).read, extras:)
       end
     end
@@ -35,10 +35,13 @@ module Store
       end
     end
 
+    def texts(project_id) = SourceText.where(project_id:).order(:source_id, :version).map { |text| { source_id: text.source_id, version: text.version, content: text.content } }
+
     def keep(fresh)
       project = Project.open(fresh.name)
       Writer.new(project.id).write(fresh.effect)
       fresh.images.each { |image| Image.create!(**image.slice("id", "name", "type", "width", "height"), project_id: project.id, content: Base64.strict_decode64(image["data"])) }
+      fresh.texts.each { |text| SourceText.create!(**text, project_id: project.id) }
       fresh.journal.each_slice(500) { |rows| JournalEntry.insert_all(rows.map { |row| { "sheet_id" => nil, "of_number" => nil, **row, "project_id" => project.id } }) }
       project.update!(version: fresh.journal.filter_map { |row| row["number"] }.max || 0)
       project

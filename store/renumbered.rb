@@ -3,7 +3,7 @@
 module Store
   # A document's rows with ids of their own, so that a project can be there twice.
   class Renumbered
-    COLUMNS = %w[id sheet_id element_id owner_id container_id target_id].freeze
+    COLUMNS = %w[id sheet_id element_id owner_id container_id target_id subject_id].freeze
 
     # @param document [Basalt::Formats::ProjectDocument]
     def initialize(document)
@@ -22,6 +22,8 @@ module Store
     end
 
     def images = @document.extras.images.map { |row| row.merge("id" => @ids[row["id"]]) }
+
+    def texts = @document.extras.texts.map { |row| row.merge("source_id" => @ids[row["source_id"]]) }
 
     def journal
       @document.extras.journal.map do |entry|

@@ -34,6 +34,9 @@ module Basalt
       word.match?(/\A[aeiou]/i) && !word.match?(YOD) ? "an" : "a"
     end
 
+    # @return [String] without an article or the like in front
+    def bare(words) = words.strip.sub(/\A(the|an?|his|her|its|their|each|every|all) +/i, "")
+
     # @param noun [String] of one word or several; the last is the one that changes
     # @return [String] for more than one
     def plural(noun) = last_word(noun) { |word| INFLECTOR.pluralize(word) }

@@ -12,16 +12,19 @@ module Basalt
       def self.flag(name, label = nil) = field(name, :flag, label:)
       def self.how_many = field("cardinality", :pattern, label: "how many", choices: CardinalitySlot::WORDS, range: Cardinality::RANGE)
 
+      # The name of an entity, from the words of a text.
+      def self.titled(text) = English.singular(English.bare(text)).gsub(/\b[[:lower:]]/, &:upcase)
+
       GLOSSARY = [field("meaning", :text), field("synonyms", :text, label: "also called")].freeze
       # What is confirmed is kept as what it was when somebody confirmed it.
       CONFIRMED = [field("confirmed", :text, internal: true), field("disputed", :text, internal: true)].freeze
 
       CONCEPTUAL = [
-        Model::Kind.new(name: "entity", plural: "entities", role: "strength", brief: ["strength"],
+        Model::Kind.new(name: "entity", marked: ->(text) { Kinds.titled(text) }, plural: "entities", role: "strength", brief: ["strength"],
                         nouns: { "entity" => {}, WEAK => { "strength" => WEAK } },
                         fields: [field("strength", :choice, choices: [WEAK]), field("split", :choice, choices: SPLITS, label: "kinds of it"),
                                  flag("complete", "kinds complete"), field("strategy", :choice, choices: Logical::Kindred::STRATEGIES, label: "kinds are kept"), *GLOSSARY]),
-        Model::Kind.new(name: "attribute", plural: "attributes", owner: %w[entity relationship meeting attribute],
+        Model::Kind.new(name: "attribute", marked: ->(text) { English.bare(text).downcase }, plural: "attributes", owner: %w[entity relationship meeting attribute],
                         fields: [flag("key"), flag("partial", "partial key"), flag("required"), flag("many"), flag("derived"), field("source", :text, label: "derived from"),
                                  field("rule", :text), field("becomes", :choice, choices: Logical::Computed::FORMS, label: "derived, it becomes"),
                                  flag("kept", "kept over time"), *GLOSSARY]),

@@ -19,6 +19,9 @@ module Basalt
       # @return [Array<String>] kinds of what belongs to those, with a table of their own in the register
       def parts = []
 
+      # @return [Boolean] whether what it draws is part of a design, and so there for somebody
+      def design? = true
+
       # @return [Boolean] whether what is declared of a kind on a sheet is in what the sheet is about
       def within?(_kind) = false
 

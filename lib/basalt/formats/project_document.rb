@@ -20,15 +20,15 @@ module Basalt
       end
 
       # What the document holds beside the model, as plain hashes.
-      Extras = Value.of(:journal, :images) do
-        def initialize(journal: [], images: []) = super
+      Extras = Value.of(:journal, :images, :texts) do
+        def initialize(journal: [], images: [], texts: []) = super
       end
 
       class << self
         # @param set [Model::WorkingSet, Change::Draft]
         # @return [String] JSON
         def write(set, extras: Extras.new)
-          JSON.pretty_generate({ basalt: VERSION, project: { name: set.project }, **tables(set), journal: extras.journal, images: extras.images })
+          JSON.pretty_generate({ basalt: VERSION, project: { name: set.project }, **tables(set), journal: extras.journal, images: extras.images, texts: extras.texts })
         end
 
         # @param text [String]
@@ -59,10 +59,11 @@ module Basalt
       def initialize(json)
         head(json)
         @rows = DocumentRows::TABLES.to_h { |table| [table, DocumentRows.load(table, json.fetch(table.to_s, []), "/#{table}")] }
-        @extras = Extras.new(journal: list(json, "journal"), images: list(json, "images"))
+        @extras = Extras.new(journal: list(json, "journal"), images: list(json, "images"), texts: list(json, "texts"))
         Consistency.check(@rows)
         JournalRows.check(@extras.journal)
         ImageRows.check(@extras.images)
+        TextRows.check(@extras.texts)
       end
 
       attr_reader :name, :extras
@@ -81,7 +82,7 @@ module Basalt
         raise Damaged.new("/basalt", "the version of the document is missing: this is no project of Basalt's") unless version.is_a?(Integer)
         raise Damaged.new("/basalt", "it is of version #{version}; this Basalt reads up to #{VERSION}, so a newer one is needed") if version > VERSION
 
-        strange = json.keys - ["basalt", "project", "journal", "images", "$schema", *DocumentRows::TABLES.map(&:to_s)]
+        strange = json.keys - ["basalt", "project", "journal", "images", "texts", "$schema", *DocumentRows::TABLES.map(&:to_s)]
         raise Damaged.new("/#{strange.first}", "nothing of that name belongs here") if strange.any?
 
         @name = project_name(json["project"])

@@ -8,8 +8,10 @@ module Basalt
     # A +figure+ draws a kind that stands on sheets of any notation, with +chips+ to place it by.
     # +owner+ are the kinds that it may be a part of, +ordered+ the fact by which its rows are in order,
     # +moving+ the change by which it goes into a container, where more goes along than it alone.
+    # +serving+ kinds are only there for what they are joined to.
+    # +marked+ makes a name of the words of a phrase, for kinds that a phrase in a text can become.
     # +distinct_by+ lists what, beside the name, tells two of one name apart.
-    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips, :ordered, :moving) do
+    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips, :ordered, :moving, :serving, :marked) do
       self::ANYTHING = Object.new.tap { |kinds| def kinds.include?(_kind) = true }.freeze
 
       def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, brief: [], end_fields: [], chips: [], owner: [], **rest)

@@ -6,12 +6,6 @@ module Basalt
       # Tables derived from entities, once and again: what would be added, altered and dropped,
       # and what a person refined and is kept.
       class Derivation
-        # One difference. +act+ is +:add+, +:alter+, +:drop+ or +:keep+ (told, and nothing is done);
-        # +key+ names it, +words+ tell it and +why+ gives the reason.
-        Step = Value.of(:act, :key, :words, :change, :why) do
-          def apply(draft) = change&.call(draft)
-        end
-
         # @param set [Model::WorkingSet, Change::Draft]
         # @param sheet_id [String, nil] where tables that are new are shown
         # @param from [String, nil] id of a sheet: only what comes from the entities and relationships drawn
@@ -25,7 +19,7 @@ module Basalt
           @known = set.of_kind("table").select { |table| table["thread"] && concerned?(table["thread"]) }.to_h { |table| [table["thread"], table] }
         end
 
-        # @return [Array<Step>] in the order in which they are to be done
+        # @return [Array<Change::Step>] in the order in which they are to be done
         def steps
           @steps ||= begin
             merges = @wanted.map { |table| TableMerge.new(@set, table, @known[table.thread], @sheet_id) }
@@ -57,7 +51,7 @@ module Basalt
         def gone
           (@known.keys - @wanted.map(&:thread)).map do |thread|
             table = @known[thread]
-            Step.new(act: :drop, key: "drop #{thread}", words: "table #{table.name}: what it came from is no longer there",
+            Change::Step.new(act: :drop, key: "drop #{thread}", words: "table #{table.name}: what it came from is no longer there",
                      change: ->(draft) { Change::Remove.new(id: table.id).apply(draft) if draft.element(table.id) })
           end
         end

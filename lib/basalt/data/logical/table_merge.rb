@@ -14,14 +14,14 @@ module Basalt
           @sheet_id = sheet_id
         end
 
-        # @return [Array<Derivation::Step>] for the table and its columns
+        # @return [Array<Change::Step>] for the table and its columns
         def steps
           return [adding] unless @known
 
           [*renaming, *column_steps, *dropped(Tabling.columns(@set, @known.id), @wanted.columns, "column"), *check_steps, *explaining]
         end
 
-        # @return [Array<Derivation::Step>] for what joins columns, once they are there
+        # @return [Array<Change::Step>] for what joins columns, once they are there
         def joining_steps
           known = @known ? Tabling.references(@set, @known.id) + Tabling.constraints(@set, @known.id) + Tabling.minimums(@set, @known.id) : []
           wanted = @wanted.references + @wanted.uniques + @wanted.minimums
@@ -31,7 +31,7 @@ module Basalt
 
         private
 
-        def step(act, key, words, why: nil, &change) = Derivation::Step.new(act:, key: "#{act} #{@wanted.thread} #{key}", words:, change:, why:)
+        def step(act, key, words, why: nil, &change) = Change::Step.new(act:, key: "#{act} #{@wanted.thread} #{key}", words:, change:, why:)
 
         def adding
           step(:add, "table", "table #{@wanted.name} with #{English.count(@wanted.columns.length, 'column')}", why:) do |draft|
@@ -128,7 +128,7 @@ module Basalt
 
         def keeping(element, kept, title, key)
           kept.map do |fact, value|
-            Derivation::Step.new(act: :keep, key: "keep #{@wanted.thread} #{key} #{fact}",
+            Change::Step.new(act: :keep, key: "keep #{@wanted.thread} #{key} #{fact}",
                                  words: "#{title}: #{fact} #{current(element, fact) || 'none'} was refined and stays; it would be #{value || 'none'} now", change: nil)
           end
         end

@@ -16,12 +16,12 @@ module Basalt
           @known = set.of_kind("view").select { |view| view["thread"] && concerned.call(view["thread"]) }.to_h { |view| [view["thread"], view] }
         end
 
-        # @return [Array<Derivation::Step>]
+        # @return [Array<Change::Step>]
         def steps = @wanted.filter_map { |view| @known[view.thread] ? altered(view, @known[view.thread]) : added(view) } + gone
 
         private
 
-        def step(act, view, words, why: nil, &change) = Derivation::Step.new(act:, key: "#{act} view #{view}", words:, why:, change:)
+        def step(act, view, words, why: nil, &change) = Change::Step.new(act:, key: "#{act} view #{view}", words:, why:, change:)
 
         def added(view)
           step(:add, view.thread, "view #{view.name}", why: view.why) do |draft|

@@ -8,6 +8,7 @@ module Basalt
       class Activities < Drawing::Notation
         def name = "activities"
         def band = "Context"
+        def design? = false
         def things = %w[party system]
         def lines = %w[activity]
         def examples = ["role Clerk", "Clerk registers the report, processing", "outsider Caller"]

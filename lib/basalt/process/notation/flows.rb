@@ -75,7 +75,7 @@ module Basalt
 
         def legend
           process = @boxes ? [["process with its number", :text, "1.0", :process]] : [["process", :text, "( )", :process]]
-          [*process, ["outside", :pen, :outline, :party], ["store", :text, "=", :store], ["flow", :pen, :line, :flow], ["planned flow", :pen, :planned_line, :planned]]
+          [*process, ["outside", :text, "[ ]", :party], ["system", :text, "[ ]", :system], ["store", :text, "=", :store], ["flow", :text, "->", :flow], ["planned flow", :pen, :planned_line, :planned]]
         end
 
         private

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Brief
+    module Checks
+      # Something that a source speaks of in other words than before, or no more.
+      class SourceChanged < Basalt::Checks::Check
+        rule "source-changed", :warning, reads: %w[phrase marking source]
+
+        def findings
+          set.of_kind("phrase").select { |phrase| phrase["became"] }.flat_map do |phrase|
+            source = set.element(phrase.owner_id)
+            Marking.things(set, phrase.id).map { |thing| found(phrase, source, thing) }
+          end
+        end
+
+        private
+
+        def found(phrase, source, thing)
+          gone = phrase["became"] == Revising::GONE
+          finding([thing.id, phrase.id], "#{source.name} speaks of #{thing.name || thing.kind} otherwise now", gone ? "“#{phrase['quote']}” no longer stands there." : "“#{phrase['quote']}” became “#{phrase['became']}”.",
+                  repair: gone ? repair("Strike the thread", Change::Remove.new(id: phrase.id)) : repair("It still holds", *Revising.accepting(phrase)))
+        end
+      end
+    end
+  end
+end

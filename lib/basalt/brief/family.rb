@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Basalt
+  # What is asked for: sources and the phrases marked in them, requirements, and what meets them.
+  module Brief
+    # What this family adds to the base.
+    module Family
+      module_function
+
+      def kinds = Kinds::ALL
+      def notations = [Notation::Requirements.new]
+      def forms = Sentences::FORMS
+      def qualities = Sentences::QUALITIES
+      def tellings = Sentences::TELLINGS
+      def slots = Sentences::SLOTS
+
+      # One file a check; each registers by being there.
+      def checks = Dir[File.join(__dir__, "checks/*.rb")].map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) }
+
+      # What is told behind the declaration of something.
+      def details(teller, thing)
+        case thing.kind
+        when "requirement" then thing["text"] ? [teller.say("requirement", teller.name(thing.name), :colon, thing["text"])] : []
+        when "source" then Marking.tell(teller, thing)
+        else []
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Brief
+    module Notation
+      # A requirement: its number and priority, its text, and what meets it.
+      class Card
+        WIDTH = 228
+        HEAD = 26
+        LINE = 16
+        FOOT = 24
+        MOST = 6
+        S = Drawing::Shapes
+        P = Drawing::Pens
+
+        def initialize(set, requirement)
+          @requirement = requirement
+          @lines = P.lines(requirement["text"], :member, WIDTH - 28, most: MOST)
+          @meeting = set.relations_of(requirement.id, "meets").map { |one| set.element(one.target("thing")) }.map { |thing| thing.name || thing.kind }
+        end
+
+        def size = [WIDTH, HEAD + (LINE * @lines.length) + 10 + FOOT]
+
+        # @return [Array] shapes
+        def shapes(box)
+          [S.rect(box.x, box.y, box.w, box.h, @requirement.assumed ? :assumed : :outline), S.text(box.x + 14, box.y + 19, P.fit(@requirement.name, :name, 120), :name),
+           S.text(box.right - 12, box.y + 19, [@requirement["priority"], @requirement["state"]].compact.join(", "), :identifier, :end), *text(box),
+           S.path("M#{S.numbers(box.x + 14, box.bottom - FOOT)}H#{S.n box.right - 14}", :cell), S.text(box.x + 14, box.bottom - 8, met, :identifier)]
+        end
+
+        private
+
+        def text(box) = @lines.each_with_index.map { |line, index| S.text(box.x + 14, box.y + HEAD + 13 + (index * LINE), line, :member) }
+        def met = P.fit(@meeting.empty? ? "– met by nothing" : "+ #{@meeting.uniq.join(', ')}", :identifier, WIDTH - 28)
+      end
+    end
+  end
+end

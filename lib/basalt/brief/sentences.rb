@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Brief
+    # The sentences about briefs, both ways.
+    module Sentences
+      REQUIREMENT = Kinds::ALL.first
+
+      FORMS = [
+        Statements::Form.new("requirement <name:new> : <text:text>", declares: [REQUIREMENT, {}, nil], unsay: ->(context, said, other) { Meeting.untold(context, said, other) }) do |context, said|
+          requirement = context.declare(REQUIREMENT, said[:name], {}, {})
+          context.set(requirement.id, "text", said[:text])
+        end,
+        Statements::Form.new("<thing:thing> meets <requirements:things(requirement)>", unsay: ->(context, said, _) { Meeting.unsay(context, said) }) { |context, said| Meeting.say(context, said) },
+        Statements::Form.new("<thing:thing> serves <other:thing>") do |context, said|
+          context.draft.apply(Meeting.joining(context.draft, "serves", said[:thing].id, said[:other].id))
+        end,
+        Statements::Form.new("in <source:thing(source)> stands <quote:word> at <at:integer> [as <as:word>] [version <version:integer>] [for <things:things>] [noting <note:word>] [became <became:word>]", late: true,
+                             unsay: ->(context, said, _) { Marking.unsay(context, said) }) { |context, said| Marking.say(context, said) }
+      ].freeze
+
+      SLOTS = { type: Statements::ChoiceSlot.new(Kinds::TYPES), priority: Statements::ChoiceSlot.new(Kinds::PRIORITIES), state: Statements::ChoiceSlot.new(Kinds::STATES) }.freeze
+
+      TELLINGS = {
+        "meets" => ->(teller, one) { [teller.say(teller.thing(one.target("thing")), "meets", teller.thing(one.target("requirement")))] },
+        "serves" => ->(teller, one) { [teller.say(teller.thing(one.target("thing")), "serves", teller.thing(one.target("other")))] },
+        "marking" => ->(_teller, _one) { [] }
+      }.freeze
+
+      def self.quality(...) = Statements::Quality.new(...)
+
+      # A word of a choice that is said by itself.
+      def self.chosen(words, fact)
+        quality("requirement", "#{words} <value:#{fact}>".strip, take: ->(context, element, said) { context.set(element.id, fact, said[:value]) },
+                                                                 tell: ->(_, element) { element[fact] ? [["#{words} #{element[fact]}".strip]] : [] },
+                                                                 clear: ->(context, element) { context.set(element.id, fact, nil) })
+      end
+
+      QUALITIES = [chosen("a", "type"), chosen("priority", "priority"), chosen("state", "state"), quality("requirement", "owned by <owner:word>"), quality("requirement", "group <group:word>"),
+                   quality("source", "origin <origin:word>"), quality("source", "dated <dated:word>"), quality("source", "version <version:integer>")].freeze
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Process
+    # How processes and flows are called: processes by a verb and what it is done to, flows by a noun.
+    module Wording
+      # Verbs whose plain form is a noun as often: as the only word they name a thing.
+      BOTH = %w[report order request answer call record review check issue plan schedule offer claim quote track test change drop supply return visit watch reply need
+                approach help work transfer release repair measure mark form form use share design experience stock store contact place stop show study influence access
+                process sample survey list update charge pay mail flow feed queue batch file note notice query result permit deposit transport look move run start stay
+                transport trade delay debit credit refund audit forecast estimate exchange purchase sale delivery log alarm alert block support claim].to_set.freeze
+      MORE = %w[abandon adjust administer advise agree allocate amend analyse archive assemble audit balance bill block calculate call collate compare compile compute convert copy count
+                credit debit deduct deliver diagnose digitise dismiss display distribute download draw edit email enquire estimate evaluate examine exchange execute extract fetch file
+                filter forecast forward generate grade hire import inform initiate inventory investigate invite itemise label locate look mail match mend merge migrate monitor obtain
+                oversee pack participate post prepare print prioritise process procure program prove query queue reconcile reduce refund remind remove renew reply research resolve
+                restore retain retrieve route sample scan search select separate ship sort split store summarise survey test total trace transcribe transmit transform type unload
+                upload verify void weigh withdraw].to_set.freeze
+      NOUNS = { "assess" => "assessment", "approve" => "approval", "confirm" => "confirmation", "notify" => "notification", "deliver" => "delivery", "pay" => "payment", "apply" => "application",
+                "inform" => "information", "register" => "registration", "complain" => "complaint", "inspect" => "inspection", "decide" => "decision", "reserve" => "reservation",
+                "instruct" => "instruction", "quote" => "quotation", "cancel" => "cancellation", "authorise" => "authorisation", "describe" => "description", "measure" => "measurement" }.freeze
+      NOT_VERBS = %w[data news process details status address business access this is has was].to_set.freeze
+
+      module_function
+
+      # @return [String] a name of somebody or something, from the words of a text
+      def titled(text) = bare(text).then { |name| name[0, 1].upcase + name[1..].to_s }
+
+      # @return [String] a process, from the words that tell what somebody does
+      def done(text)
+        words = bare(text).split
+        first = English.base(words.first.to_s.downcase)
+        titled([verb?(first) ? first : words.first, *words.drop(1)].join(" "))
+      end
+
+      # @return [String] without an article in front
+      def bare(name) = English.bare(name)
+
+      # @return [Boolean] whether words tell what to do: a verb in its plain form, and something behind it
+      def imperative?(name)
+        words = name.downcase.scan(/[[:alpha:]'-]+/)
+        return false if words.empty?
+
+        verb?(words.first) && (words.length > 1 || !BOTH.include?(words.first)) && !compound?(words)
+      end
+
+      # @return [Boolean] whether words tell what somebody does, as a name of a flow should not
+      def verb_name?(name)
+        words = bare(name).downcase.scan(/[[:alpha:]'-]+/)
+        return false if words.empty? || NOT_VERBS.include?(words.first)
+
+        third?(words) || (verb?(words.first) && words.length > 1 && (!BOTH.include?(words.first) || words[1].match?(/\A(the|an?|to|for|about|that)\z/)) && !compound?(words)) || words.first == "to"
+      end
+
+      # A noun for what is done, where one can be made of it.
+      #
+      # @return [String, nil]
+      def noun(name)
+        words = bare(name).sub(/\Ato\s+/i, "").split
+        verb = English.base(words.first.to_s.downcase)
+        rest = words.drop(1).reject { |word| word.match?(/\A(the|an?)\z/i) }
+        return (rest.empty? ? nil : rest.join(" ")) unless NOUNS.key?(verb)
+
+        [*rest, NOUNS[verb]].join(" ")
+      end
+
+      def verb?(word) = English::BASES.include?(word) || MORE.include?(word)
+
+      # "reports a leak": a third person, and something that it is done to.
+      def third?(words)
+        base = English.base(words.first)
+        base != words.first && verb?(base) && words.length > 1 && (!BOTH.include?(base) || words[1].match?(/\A(the|an?|to|that|on|off|for)\z/))
+      end
+
+      # "order form", "check list": a noun in front of a noun, although both are verbs elsewhere.
+      def compound?(words)
+        BOTH.include?(words.first) && words.length == 2 && words.last.match?(/\A(form|list|sheet|note|number|book|log|slip|card|data|details|status|date|history|copy|record|file|message|confirmation|request)s?\z/)
+      end
+    end
+  end
+end
