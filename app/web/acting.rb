@@ -113,13 +113,18 @@ module Web
       private
 
       def place(draft, element, text)
-        return Basalt::Change::Set.new(id: element.id, fact: "container", value: nil) if text.empty?
+        return contained(element, nil) if text.empty?
 
         found = draft.named(text).select { |other| element.description.containers.include?(other.kind) }
         raise Basalt::Mistake, "There is no place called “#{Basalt::Model::Names.short(text)}”" if found.empty?
         raise Basalt::Mistake, "There are #{found.length} places called “#{text}”: say it as a statement" if found.length > 1
 
-        Basalt::Change::Set.new(id: element.id, fact: "container", value: found.first.id)
+        contained(element, found.first.id)
+      end
+
+      # With what goes along where the kind says so.
+      def contained(element, id)
+        element.description.moving ? element.description.moving.new(id: element.id, container_id: id) : Basalt::Change::Set.new(id: element.id, fact: "container", value: id)
       end
     end
   end

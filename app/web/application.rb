@@ -47,6 +47,9 @@ module Web
     register ImageRoutes
     register IntakeRoutes
     register DataRoutes
+    register SourceRoutes
+    register BriefRoutes
+    register ProcessRoutes
 
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }
     error(ActiveRecord::RecordNotFound) { refuse("There is nothing at this address.", 404) }

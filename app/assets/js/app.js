@@ -10,6 +10,7 @@ import { Connect } from "./connect.js";
 import { Handles } from "./handles.js";
 import { Clipboard } from "./clipboard.js";
 import { Overview } from "./overview.js";
+import { Source } from "./source.js";
 import { Beside } from "./beside.js";
 import { Grid } from "./grid.js";
 import { Reading } from "./reading.js";
@@ -22,6 +23,7 @@ import { closeBandsOutside } from "./rail.js";
 
 const page = document.getElementById("sheet-page");
 closeBandsOutside();
+new Source();
 if (page) {
   const act = new Act(page.dataset.sheet);
   const view = document.getElementById("viewport") ? new View() : null;

@@ -14,16 +14,18 @@ export class Beside {
     const opener = event.target.closest("[data-beside]");
     if (opener) { opener.closest("details").open = false; return this.open(opener.dataset.beside); }
     if (event.target.id === "leave-beside") return this.close();
-    const group = event.target.closest("#beside g[data-element]");
+    const group = event.target.closest("#beside [data-element]");
     if (group) this.selection.choose(group.dataset.element, true);
   }
 
   async open(path) {
     this.path = path;
-    await window.htmx.ajax("GET", `${path}/beside`, { source: "#beside", target: "#beside", swap: "innerHTML" });
+    const on = document.getElementById("sheet-page").dataset.sheet.split("/").pop();
+    await window.htmx.ajax("GET", `${path}/beside?on=${on}`, { source: "#beside", target: "#beside", swap: "innerHTML" });
     this.place.hidden = false;
     document.getElementById("table-top").classList.add("divided");
-    this.view = new View(document.getElementById("beside-view"), document.getElementById("beside-paper"));
+    const drawing = document.getElementById("beside-view");
+    if (drawing) this.view = new View(drawing, document.getElementById("beside-paper"));
     this.pale();
     this.selection.mark();
   }
@@ -37,7 +39,7 @@ export class Beside {
   }
 
   pale() {
-    const [here, there] = ["#drawing", "#beside"].map((root) => [...document.querySelectorAll(`${root} g[data-element]`)]);
+    const [here, there] = ["#drawing", "#beside"].map((root) => [...document.querySelectorAll(`${root} [data-element]`)]);
     [[here, there], [there, here]].forEach(([groups, others]) => {
       const known = new Set(others.map((group) => group.dataset.element));
       groups.forEach((group) => group.classList.toggle("no-counterpart", !known.has(group.dataset.element)));

@@ -83,6 +83,9 @@ module Basalt
       # @return [Hash{String => String}] other ways to draw a sheet of it, by what its view keeps, with the words for them
       def variants = {}
 
+      # @return [String] the words for the way it is drawn in where no other was chosen
+      def plain = "boxes"
+
       # @return [Boolean] whether a thing's symbol grows with what it says
       def fits?(_thing) = true
 

@@ -29,7 +29,7 @@ module Basalt
         return Change::Own.new(id: element.id, owner_id: reference(text).id) if @column.key == "owner"
         return Change::Rejoin.new(id: element.id, role: @column.role, target_id: reference(text).id) if @column.required && @column.reference?
         return Change::SetEnd.new(id: element.id, role: @column.role, facts: { @column.fact.name => @column.fact.read(text) }) if @column.role
-        return Change::Set.new(id: element.id, fact: "container", value: text.empty? ? nil : reference(text).id) if @column.reference?
+        return contained(element, text.empty? ? nil : reference(text).id) if @column.reference?
         return Change::Set.new(id: element.id, fact: "assumed", value: flag(text)) if @column.key == "assumed"
 
         fact(element, text)
@@ -47,6 +47,10 @@ module Basalt
       end
 
       private
+
+      def contained(element, id)
+        element.description.moving ? element.description.moving.new(id: element.id, container_id: id) : Change::Set.new(id: element.id, fact: "container", value: id)
+      end
 
       def fact(element, text)
         raise Model::BadFact, "what is worked out cannot be written over" unless @column.writable?

@@ -17,6 +17,7 @@ module Basalt
         end
 
         def lines = %w[flow]
+        def plain = "circles"
         def variants = { "boxes" => "rounded boxes" }
         def shown(view) = view&.fetch("variant", nil) == "boxes" && !@boxes ? (@other ||= self.class.new(boxes: true)) : self
 

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+module Web
+  # Requirements, and what meets them.
+  module BriefRoutes
+    SHEET = EditRoutes::SHEET
+
+    def self.registered(app)
+      app.helpers(Covering)
+
+      app.get("/projects/:project_id/coverage") { at_desk { |desk| erb(:coverage, locals: { desk:, coverage: Basalt::Brief::Coverage.new(desk.set) }) } }
+      app.get("/projects/:project_id/coverage.csv") { at_desk { |desk| file("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(desk.set).csv) } }
+      app.get("/projects/:project_id/requirements.csv") { at_desk { |desk| file("requirements.csv", "text/csv", Basalt::Brief::RequirementList.csv(desk.set)) } }
+      app.get("/projects/:project_id/requirements.md") { at_desk { |desk| file("requirements.md", "text/markdown", Basalt::Brief::RequirementList.markdown(desk.set)) } }
+
+      app.post("#{SHEET}/requirements") do
+        rows = Covering.rows(params[:file])
+        on_sheet(->(_) { "brought in #{Basalt::English.count(rows.length, 'requirement')}" }) { |draft, sheet| Basalt::Brief::RequirementList.into(draft, rows, sheet_id: sheet.id) }
+      end
+
+      # That something meets a requirement, by its number; or no longer.
+      app.post("#{SHEET}/met/:element_id") do
+        on_sheet(->(draft) { "said what #{Acting.title(draft, draft.element(params[:element_id]))} meets" }) do |draft, _|
+          thing = element(@desk, params[:element_id])
+          requirement = Covering.requirement(draft, params[:number].to_s)
+          met = Basalt::Brief::Meeting.of(draft, thing.id, requirement.id)
+          draft.apply(params[:no] ? met.map { |one| Basalt::Change::Remove.new(id: one.id) } : Basalt::Brief::Meeting.joining(draft, "meets", thing.id, requirement.id))
+        end
+      end
+    end
+
+    # What the routes need of requirements.
+    module Covering
+      def file(name, type, content)
+        content_type type, charset: "utf-8"
+        attachment name
+        content
+      end
+
+      # @return [String] such as 67 %
+      def percent(share) = share ? "#{(share * 100).round} %" : "–"
+
+      class << self
+        # @return [Array<Hash>] of a file: CSV, or Markdown by its name or its look
+        def rows(file)
+          raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
+
+          bytes = file[:tempfile].read(Basalt::Statements::Document::LIMIT + 1).to_s
+          raise Basalt::Mistake, "The file is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB" if bytes.bytesize > Basalt::Statements::Document::LIMIT
+          return Basalt::Brief::RequirementList.items(Basalt::Brief::Words.read(bytes)) if file[:filename].to_s.match?(/\.(md|markdown)\z/i)
+
+          Basalt::Brief::RequirementList.rows(Basalt::Formats::CSV.new(bytes))
+        end
+
+        def requirement(set, number)
+          set.named(number.strip).find { |one| one.kind == "requirement" } or raise Basalt::Mistake, "There is no requirement “#{Basalt::Model::Names.short(number)}”"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+module Web
+  # From the activity table to context and levels.
+  module ProcessRoutes
+    SHEET = EditRoutes::SHEET
+
+    def self.registered(app)
+      app.helpers(Framing)
+
+      app.get("#{SHEET}/framing") { at_desk { |desk| erb(:framing, locals: { desk:, sheet: sheet(desk), framing: Basalt::Process::Framing.new(desk.set, sheet(desk).id) }) } }
+
+      app.post("#{SHEET}/framing") do
+        at_desk do |desk|
+          keys = params[:all] ? nil : Array(params[:steps]).map(&:to_s)
+          raise Basalt::Mistake, "Choose what is to be taken first" if keys && keys.empty?
+
+          redirect sheet_path(frame(desk, sheet(desk), keys))
+        end
+      end
+
+      # What the table is about, before anything can be drawn from it.
+      app.post("#{SHEET}/subject") do
+        at_desk do |desk|
+          sheet = sheet(desk)
+          desk.act(said: "said what #{sheet.name} is about", by: person, sheet_id: sheet.id) { |draft| Framing.about(draft, sheet, params[:name].to_s) }
+          redirect sheet_path(sheet.id, "framing")
+        end
+      end
+
+      rows(app)
+      levels(app)
+      lists(app)
+    end
+
+    def self.rows(app)
+      app.post("#{SHEET}/rows/:element_id") do
+        on_sheet(->(_) { "moved a row" }) do |draft, sheet|
+          row = element(@desk, params[:element_id])
+          rows = Register.new(draft, sheet).rows(row.kind).map(&:id)
+          raise Basalt::Mistake, "It has no place among others" unless row.description.ordered && rows.include?(row.id)
+
+          draft.apply(Basalt::Change::Reorder.new(ids: rows, id: row.id, place: rows.index(row.id) + 1 + params[:by].to_i.clamp(-10_000, 10_000)))
+        end
+      end
+
+      app.post("#{SHEET}/standing/:element_id") do
+        on_sheet(->(draft) { "decided where #{draft.element(params[:element_id]).name} stands" }) do |draft, _|
+          party = element(@desk, params[:element_id])
+          raise Basalt::Mistake, "Only somebody who takes part stands inside or outside" unless party.kind == "party"
+
+          draft.apply(Framing.standing(party, params))
+        end
+      end
+
+      app.post("#{SHEET}/activities") do
+        table = Framing.table(params[:file])
+        on_sheet(->(_) { "brought in an activity table" }) { |draft, sheet| Basalt::Process::ActivityTable.into(draft, table, sheet.id) }
+      end
+    end
+
+    def self.levels(app)
+      app.post("#{SHEET}/opened/:element_id") do
+        at_desk do |desk|
+          process = element(desk, params[:element_id])
+          raise Basalt::Mistake, "Only a process opens into a level" unless process.kind == "process"
+
+          made = nil
+          known = desk.set.sheets_about(process.id).any? { |one| one.notation == "data flow" }
+          desk.act(said: "opened #{process.name} into a level", by: person) { |draft| made = Basalt::Process::Opening.level(draft, process) }
+          desk.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
+          headers "HX-Redirect" => sheet_path(made)
+          htmx? ? "" : redirect(sheet_path(made))
+        end
+      end
+
+      app.post("/projects/:project_id/flow-notation") do
+        at_desk do |desk|
+          variant = params[:variant] == "boxes" ? "boxes" : nil
+          desk.act(said: "drew processes as #{variant ? 'rounded boxes' : 'circles'} everywhere", by: person, tidy: false) { |draft| Framing.drawn(draft, variant) }
+          desk.set.sheet_list.select { |one| Framing::FLOWS.include?(one.notation) }.each { |one| desk.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
+          redirect params[:back].to_s.match?(Opening::ID) ? sheet_path(params[:back]) : project_path(desk.project_id)
+        end
+      end
+    end
+
+    def self.lists(app)
+      app.get("#{SHEET}/interfaces") { at_desk { |desk| erb(:interfaces, locals: { desk:, sheet: sheet(desk), list: Basalt::Process::Interfaces.new(desk.set, sheet(desk).id) }) } }
+      app.get("#{SHEET}/interfaces.csv") { at_desk { |desk| file("interfaces.csv", "text/csv", Basalt::Process::Interfaces.new(desk.set, sheet(desk).id).csv) } }
+      app.get("#{SHEET}/activities.csv") { at_desk { |desk| file("activities.csv", "text/csv", Basalt::Process::ActivityTable.csv(desk.set, Basalt::Process::Framing.new(desk.set, sheet(desk).id).rows)) } }
+      app.get("/projects/:project_id/uses") { at_desk { |desk| erb(:uses, locals: { desk:, uses: Basalt::Usage::Matrix.new(desk.set) }) } }
+      app.get("/projects/:project_id/uses.csv") { at_desk { |desk| file("uses.csv", "text/csv", Basalt::Usage::Matrix.new(desk.set).csv) } }
+    end
+
+    # What the routes need of the model.
+    module Framing
+      FLOWS = ["context", "data flow"].freeze
+
+      # @return [String] id of the sheet to go to
+      def frame(desk, sheet, keys)
+        fresh = []
+        desk.act(said: "drew the context from #{sheet.name}", by: person, sheet_id: sheet.id) do |draft|
+          before = draft.sheet_list.map(&:id)
+          Basalt::Process::Framing.new(draft, sheet.id).into(draft, keys:)
+          fresh = draft.sheet_list.map(&:id) - before
+        end
+        fresh.each { |id| desk.act(said: "laid out #{desk.set.sheets[id].name}", by: person, sheet_id: id, tidy: true) { nil } }
+        fresh.first || Basalt::Process::Framing.new(desk.set, sheet.id).context&.id || sheet.id
+      end
+
+      class << self
+        def about(draft, sheet, name)
+          process = draft.named(Basalt::Model::Names.clean(name)).find { |one| one.kind == "process" } || Basalt::Change::Add.new(kind: "process", name:).apply(draft)
+          draft.apply(Basalt::Change::SetSubject.new(sheet_id: sheet.id, element_id: process.id))
+        end
+
+        # @return [Array] changes
+        def standing(party, params)
+          return [Basalt::Change::Set.new(id: party.id, fact: "decided", value: nil)] if params[:standing] == "table"
+
+          reason = params[:reason].to_s.strip
+          raise Basalt::Mistake, "Say why, so that others can follow" if reason.empty?
+
+          standing = params[:standing] == "outside" ? Basalt::Process::Kinds::OUTSIDER : Basalt::Process::Kinds::ROLE
+          [Basalt::Change::Set.new(id: party.id, fact: "standing", value: standing), Basalt::Change::Set.new(id: party.id, fact: "decided", value: reason)]
+        end
+
+        def drawn(draft, variant)
+          draft.sheet_list.select { |sheet| FLOWS.include?(sheet.notation) }.each { |sheet| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
+        end
+
+        def table(file)
+          raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
+
+          Basalt::Formats::CSV.new(file[:tempfile].read(Basalt::Statements::Document::LIMIT + 1).to_s)
+        end
+      end
+    end
+  end
+end
