@@ -4,7 +4,8 @@ module CommandLine
   # Finds the command that was asked for and runs it.
   module Main
     COMMANDS = { "start" => "Start", "check" => "Check", "read" => "Read", "draw" => "Draw", "import" => "Import", "convert" => "Convert",
-                 "derive" => "Derive", "sql" => "Sql" }.freeze
+                 "derive" => "Derive", "sql" => "Sql",
+                 "coverage" => "Coverage", "context" => "Context" }.freeze
 
     module_function
 

@@ -19,6 +19,7 @@ module Web
       description = Basalt::Model::Catalogue.kind(kind)
       return sorted(filtered(parts(kind), order[:filter].to_s.downcase), kind, order) if @writing.parts.include?(kind)
 
+      order = order.merge(by: "place") if order[:by].to_s.empty? && description.ordered
       list = description.relation? ? @writing.lines_on(@set, @sheet.id) : @set.things_on(@sheet.id)
       sorted(filtered(list.select { |element| element.kind == kind }, order[:filter].to_s.downcase), kind, order)
     end
@@ -51,8 +52,15 @@ module Web
       wanted.empty? ? list : list.select { |element| cells(element).any? { |_, text| text.downcase.include?(wanted) } }
     end
 
+    def in_order(list, kind)
+      fact = Basalt::Model::Catalogue.kind(kind).ordered
+      list.sort_by { |element| [element[fact] || element.ordinal, element.ordinal] }
+    end
+
     # Numbers within words count as numbers: plc-9 before plc-10.
     def sorted(list, kind, order)
+      return in_order(list, kind) if order[:by] == "place"
+
       column = columns(kind).find { |one| one.key == order[:by] } or return list
       ranked = list.sort_by.with_index do |element, index|
         text = cells(element).assoc(column).last

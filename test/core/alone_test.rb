@@ -14,11 +14,11 @@ class AloneTest < Minitest::Test
   def test_the_core_loads_without_store_or_application
     output, status = ruby("Basalt::LOADER.eager_load; abort 'loaded too much' if %i[ActiveRecord Sinatra PG Vips].any? { |name| Object.const_defined?(name) }; print Basalt::Families.names.join(' ')")
     assert status.success?, output
-    assert_equal "annotation data network", output
+    assert_equal "annotation brief data network process", output
   end
 
   def test_a_family_can_be_taken_away
-    { "data" => 1, "network" => 2 }.each do |gone, left|
+    { "data" => 5, "network" => 6, "process" => 4, "brief" => 6, "usage" => 7 }.each do |gone, left|
       Dir.mktmpdir do |folder|
         FileUtils.cp_r(File.join(LIB, "."), folder)
         FileUtils.rm_rf(File.join(folder, "basalt", gone))
@@ -32,7 +32,7 @@ class AloneTest < Minitest::Test
 
   def test_the_base_names_no_family
     base = Dir["#{LIB}/basalt/{*.rb,{model,change,statements,checks,drawing,layout,formats,addresses,graphs}/**/*.rb}"]
-    named = base.select { |file| File.read(file).match?(/\b(Network|Data|Annotation)::|\bBasalt::(Network|Data|Annotation)\b/) }
+    named = base.select { |file| File.read(file).match?(/\b(Network|Data|Annotation|Brief|Process|Usage)::|\bBasalt::(Network|Data|Annotation|Brief|Process|Usage)\b/) }
     assert_empty named
   end
 end

@@ -90,6 +90,7 @@ export class Grid {
     const cell = event.target.closest("td[data-key]");
     if (!cell) return;
     if (STEPS[event.key] && !event.altKey) return this.walk(event, STEPS[event.key]);
+    if (event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown") && this.table.dataset.ordered) return this.shift(event, cell, event.key === "ArrowUp" ? -1 : 1);
     const act = this.acts(event)[event.key];
     if (act) { event.preventDefault(); event.stopPropagation(); return act(); }
     if ((event.ctrlKey || event.metaKey) && event.key === "d") { event.preventDefault(); event.stopPropagation(); return this.ranges.fillDown(); }
@@ -107,6 +108,14 @@ export class Grid {
       End: () => this.go(this.at(this.anchor[0], this.keys().at(-1))),
       Escape: () => { this.cell.blur(); document.getElementById("viewport")?.focus(); },
     };
+  }
+
+  // A row goes up or down among those of a table that has an order.
+  shift(event, cell, by) {
+    event.preventDefault();
+    event.stopPropagation();
+    const [row, key] = this.where(cell);
+    this.act.post(`rows/${row}`, { by }).then(() => this.open({ by: "", down: "" })).then(() => this.go(this.at(row, key)));
   }
 
   walk(event, [dx, dy]) {
@@ -266,6 +275,6 @@ export class Grid {
   open(order) {
     const path = this.table.dataset.path.slice(this.act.sheet.length + 1);
     this.cell = null;
-    this.act.fill("#table", `${path}?${new URLSearchParams({ ...order, filter: document.getElementById("filter").value })}`);
+    return this.act.fill("#table", `${path}?${new URLSearchParams({ ...order, filter: document.getElementById("filter").value })}`);
   }
 }

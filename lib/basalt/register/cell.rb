@@ -17,7 +17,7 @@ module Basalt
         when "owner" then @set.element(element.owner_id)&.name.to_s
         when "container" then place(element)
         when "assumed" then element.assumed ? "yes" : ""
-        when /\Aend / then @set.element(joined(element).target_id)&.name.to_s
+        when /\Aend / then open?(element) ? "" : @set.element(joined(element).target_id)&.name.to_s
         else @column.role ? joined(element).facts[@column.fact.name].to_s : shown(element[@column.key])
         end
       end
@@ -27,7 +27,8 @@ module Basalt
       # @raise [Mistake] saying what is wrong with it
       def change(element, text)
         return Change::Own.new(id: element.id, owner_id: reference(text).id) if @column.key == "owner"
-        return Change::Rejoin.new(id: element.id, role: @column.role, target_id: reference(text).id) if @column.required && @column.reference?
+        return Change::Rejoin.new(id: element.id, role: @column.role, target_id: text.empty? && left_open?(element) ? element.ends.first.target_id : reference(text).id) if end?
+        return Change::Reorder.new(ids: siblings(element), id: element.id, place: Integer(text, 10, exception: false) || siblings(element).length) if @column.key == element.description.ordered
         return Change::SetEnd.new(id: element.id, role: @column.role, facts: { @column.fact.name => @column.fact.read(text) }) if @column.role
         return contained(element, text.empty? ? nil : reference(text).id) if @column.reference?
         return Change::Set.new(id: element.id, fact: "assumed", value: flag(text)) if @column.key == "assumed"
@@ -47,6 +48,13 @@ module Basalt
       end
 
       private
+
+      def end? = @column.reference? && !@column.role.nil?
+      def left_open?(element) = element.description.open_end == @column.role
+      def open?(element) = left_open?(element) && joined(element).target_id == element.ends.first.target_id
+
+      # Those of its kind on the sheet, in order.
+      def siblings(element) = @siblings ||= @sheet.writing.lines_on(@set, @sheet.id).select { |one| one.kind == element.kind }.sort_by { |one| [one[element.description.ordered] || one.ordinal, one.ordinal] }.map(&:id)
 
       def contained(element, id)
         element.description.moving ? element.description.moving.new(id: element.id, container_id: id) : Change::Set.new(id: element.id, fact: "container", value: id)

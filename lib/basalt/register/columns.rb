@@ -11,13 +11,20 @@ module Basalt
       # @return [Array<Column>]
       def of(writing, kind)
         description = Model::Catalogue.kind(kind)
-        [*owner(description), *ends(description), *name(description), *facts(description), *place(description), assumed,
-         *writing.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }]
+        arranged(description, [*owner(description), *ends(description), *name(description), *facts(description), *place(description), assumed,
+         *writing.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }])
+      end
+
+      # In the order that the kind gives, the others behind.
+      def arranged(description, columns)
+        wanted = description.columns or return columns
+        first = wanted.filter_map { |key, title| columns.find { |column| column.key == key }&.with(title:) }
+        first + columns.reject { |column| wanted.key?(column.key) }
       end
 
       def ends(description)
         description.ends.first(2).flat_map do |role, kinds|
-          [Column.new(key: "end #{role}", title: role, type: :reference, kinds:, role:, required: true),
+          [Column.new(key: "end #{role}", title: role, type: :reference, kinds:, role:, required: role != description.open_end),
            *description.end_fields.map { |field| Column.new(key: "#{field.name} of #{role}", title: "#{role} #{field.title}", type: field.type, choices: field.choices, role:, fact: field) }]
         end
       end

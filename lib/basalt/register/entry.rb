@@ -60,8 +60,8 @@ module Basalt
 
       def addition(draft, texts, id)
         owner = @columns["owner"]&.then { |column| Cell.new(draft, @sheet, column).reference(texts["owner"]).id }
-        ends = @columns.values.select { |column| column.required && column.reference? && column.role }
-                       .map { |column| [column.role, Cell.new(draft, @sheet, column).reference(texts[column.key]).id] }
+        ends = @columns.values.select { |column| column.reference? && column.role }.sort_by { |column| @kind.ends.keys.index(column.role) }
+        ends = ends.map { |column| [column.role, Cell.new(draft, @sheet, column).reference(texts[column.key] || texts[ends.first.key]).id] }
         Change::Add.new(kind: @kind.name, id:, name: texts["name"], facts: first_facts(texts), owner_id: owner, ends: ends.empty? ? nil : ends)
       end
 
