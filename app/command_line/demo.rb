@@ -14,8 +14,14 @@ module CommandLine
           Basalt::Statements::Document.new(File.read(file)).into(draft)
           draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
         end
+        words(project, desk.set)
       end
       project
+    end
+
+    # What the sources say stands in files of their names.
+    def words(project, set)
+      set.of_kind("source").each { |source| Store::SourceText.keep(project.id, source.id, 1, File.read(File.join(FOLDER, "sources", "#{source.name}.md")), "sample") }
     end
   end
 end

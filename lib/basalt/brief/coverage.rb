@@ -25,10 +25,8 @@ module Basalt
       def unmet = wanted.reject { |one| met_by(one.id).any? }
       def wanted = requirements.reject { |one| one["state"] == "dropped" }
 
-      # @return [Array<Model::Element>] the things that stand on sheets of a design, in order of making
-      def things
-        @things ||= @set.sheet_list.select { |sheet| sheet.writing.design? }.flat_map { |sheet| on(sheet) }.uniq(&:id).sort_by(&:ordinal)
-      end
+      # @return [Array<Model::Element>] the things that stand on sheets of the brief, in order of making
+      def things = @things ||= sheets.flat_map { |sheet| on(sheet) }.uniq(&:id).sort_by(&:ordinal)
 
       # @return [Array<Model::Element>] of one sheet
       def on(sheet) = @set.things_on(sheet.id).select { |thing| thing.description.figure.nil? && sheet.writing.things.include?(thing.kind) }
@@ -48,8 +46,8 @@ module Basalt
         list.empty? ? nil : list.count { |thing| accounts[thing.id]&.counted? }.fdiv(list.length)
       end
 
-      # @return [Array<Model::Sheet>] with something that could meet a requirement
-      def sheets = @set.sheet_list.select { |sheet| sheet.writing.design? && on(sheet).any? }
+      # @return [Array<Model::Sheet>] of a design on which something meets a requirement; the others are of something else
+      def sheets = @sheets ||= @set.sheet_list.select { |sheet| sheet.writing.design? && on(sheet).any? { |thing| direct(thing).any? } }
 
       # @return [Integer] how many things on the sheet meet the requirement
       def cell(requirement, sheet) = met_by(requirement.id).count { |thing| @set.shown?(sheet.id, thing.id) || @set.shown_within?(sheet.id, thing.id) || (thing.relation? && @set.drawn_between?(sheet.id, thing)) }

@@ -37,7 +37,7 @@ module Basalt
                                                             clear: ->(context, process) { context.set(process.id, "container", nil) }),
         quality("process", "apart", take: ->(context, process, _) { context.set(process.id, "container", nil) }, tell: ->(teller, process) { Levels.apart?(teller.set, process) ? [["apart"]] : [] }, clear: ->(*) {}),
         quality("process", "position <position:integer>"), quality("process", "done by <performer:word>"), quality(%w[process system], "purpose <purpose:word>"),
-        quality("system", "owned by <owner:word>"), quality("party", "a <nature:nature>"), quality("store", "holds <holds:word>"),
+        quality("system", "owned by <owner:word>"), quality("party", "a|an <nature:nature>", tell: ->(_, party) { party["nature"] ? [[English.article(party["nature"]), party["nature"]]] : [] }, take: ->(context, party, said) { context.set(party.id, "nature", said[:nature]) }, clear: ->(context, party) { context.set(party.id, "nature", nil) }), quality("store", "holds <holds:word>"),
         quality("flow", "over <protocol:word>"), quality("flow", "owned by <owner:word>"), quality("flow", "state <state:flow_state>", take: ->(context, flow, said) { context.set(flow.id, "state", said[:state]) },
                                                                                                      tell: ->(_, flow) { flow["state"] ? [["state #{flow['state']}"]] : [] },
                                                                                                      clear: ->(context, flow) { context.set(flow.id, "state", nil) }),

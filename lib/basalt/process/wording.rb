@@ -14,7 +14,14 @@ module Basalt
                 filter forecast forward generate grade hire import inform initiate inventory investigate invite itemise label locate look mail match mend merge migrate monitor obtain
                 oversee pack participate post prepare print prioritise process procure program prove query queue reconcile reduce refund remind remove renew reply research resolve
                 restore retain retrieve route sample scan search select separate ship sort split store summarise survey test total trace transcribe transmit transform type unload
-                upload verify void weigh withdraw].to_set.freeze
+                upload verify void weigh withdraw recognise realise organise identify categorise classify reassign reopen resend escalate dispense admit acquire arrive attach capture certify confirm consolidate contract defer
+                define derive determine develop dispute divert document enable enforce ensure enter establish exclude explain expose extend focus forbid grade guide ignore implement improve increase
+                insert integrate interview introduce invoke judge justify launch learn list load log lower maintain map negotiate nominate note obtain outline pick place plot poll postpone predict
+                present prevent probe promise promote propose protect publish pursue question rate rebuild reclaim recommend recruit redirect refine refuse reinstate rely repeat rephrase
+                reschedule reserve reset resubmit revise reward sanction screen secure simulate solve specify stage state steer strike strip submit subscribe suggest suspend tally terminate
+                tidy tighten trace translate treat unblock verify vote warn welcome].to_set.freeze
+      # As adjectives in front of a noun they are no verbs.
+      ADJECTIVES = %w[open close clear clean complete direct empty present separate live welcome correct perfect].to_set.freeze
       NOUNS = { "assess" => "assessment", "approve" => "approval", "confirm" => "confirmation", "notify" => "notification", "deliver" => "delivery", "pay" => "payment", "apply" => "application",
                 "inform" => "information", "register" => "registration", "complain" => "complaint", "inspect" => "inspection", "decide" => "decision", "reserve" => "reservation",
                 "instruct" => "instruction", "quote" => "quotation", "cancel" => "cancellation", "authorise" => "authorisation", "describe" => "description", "measure" => "measurement" }.freeze
@@ -46,7 +53,7 @@ module Basalt
       # @return [Boolean] whether words tell what somebody does, as a name of a flow should not
       def verb_name?(name)
         words = bare(name).downcase.scan(/[[:alpha:]'-]+/)
-        return false if words.empty? || NOT_VERBS.include?(words.first)
+        return false if words.empty? || NOT_VERBS.include?(words.first) || words[1] == "of"
 
         third?(words) || (verb?(words.first) && words.length > 1 && (!BOTH.include?(words.first) || words[1].match?(/\A(the|an?|to|for|about|that)\z/)) && !compound?(words)) || words.first == "to"
       end
@@ -73,6 +80,8 @@ module Basalt
 
       # "order form", "check list": a noun in front of a noun, although both are verbs elsewhere.
       def compound?(words)
+        return true if ADJECTIVES.include?(words.first) && words.length == 2
+
         BOTH.include?(words.first) && words.length == 2 && words.last.match?(/\A(form|list|sheet|note|number|book|log|slip|card|data|details|status|date|history|copy|record|file|message|confirmation|request)s?\z/)
       end
     end

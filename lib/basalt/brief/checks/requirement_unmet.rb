@@ -12,7 +12,7 @@ module Basalt
           return [] if set.of_kind("meets").empty?
 
           coverage.unmet.map do |one|
-            finding(one.id, "Nothing meets #{one.name}", "#{one['text'] || 'What it asks for'} — and no part of the design says that it is there for it.")
+            finding(one.id, "Nothing meets #{one.name}", "#{(one['text'] || 'What it asks for').delete_suffix('.')}: no part of the design says that it is there for that.")
           end
         end
       end
