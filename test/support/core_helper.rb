@@ -45,7 +45,7 @@ module CoreHelper
       [e.kind, e.name, name.(e.owner_id), name.(e.container_id), e.facts.sort, e.assumed, e.ends.map { |x| [x.role, name.(x.target_id), x.facts.sort] }]
     end
     sheets = set.sheet_list.map do |s|
-      [s.to_h.except(:id, :ordinal), set.things_on(s.id).map { |e| name.(e.id) }.sort_by(&:inspect)]
+      [s.to_h.except(:id, :ordinal, :subject_id), name.(s.subject_id), set.things_on(s.id).map { |e| name.(e.id) }.sort_by(&:inspect)]
     end
     [set.project, elements.sort_by(&:inspect), sheets]
   end

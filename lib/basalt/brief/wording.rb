@@ -13,6 +13,10 @@ module Basalt
                  /\bup to date\b/, /\bwithout (?:delay|undue)\b/].freeze
       # A figure with a unit, a time or a standard is a measure.
       MEASURE = /\d|\b(?:one|two|three|four|five|six|ten|twelve|thirty|sixty|hundred|half an?)\s+(?:seconds?|minutes?|hours?|days?|weeks?|months?|years?|percent|times|steps?|clicks?|people|hundredths?)\b|%|\bwithin (?:the|a|an|one) (?:hour|minute|day|second|week|month|working day)\b/
+      # Words that make a clause of its own of what follows "and".
+      FINITE = %w[can must should shall may will is are was were has have].to_set.freeze
+      # Verbs of requirements, beside those of relationships.
+      VERBS = %w[appear attach calculate correct delete draw encrypt enter export forward load log mail print rebuild release scan sort sound sum transmit upload view].to_set.freeze
       SPLIT = /;|\bas well as\b|\band (?:also|then)\b|\bbut also\b|\.\s+(?=[A-Z])/
       STOP = %w[the a an of to in on for by with and or is are be can must should shall may will that which their its his her at from it they as any each every all].to_set.freeze
       ALIKE = 0.75
@@ -51,10 +55,18 @@ module Basalt
         first = words.reject { |word| %w[also then not never only always].include?(word) }.first.to_s
         return false if words.length < 2
 
-        words.first(6).any? { |word| %w[can must should shall may will].include?(word) } || (verb?(first) && !noun_pair?(before, words)) || (first.match?(/(ed|en)\z/) && before.match?(/\b(is|are|be)\b/) && words.length > 2)
+        return false if words.first.match?(/\A(of|for|to|by|in|on|with)\z/)
+
+        words.first(6).any? { |word| FINITE.include?(word) } || clause?(words) || (verb?(first) && !noun_pair?(before, words)) || (first.match?(/(ed|en)\z/) && before.match?(/\b(is|are|be)\b/) && words.length > 2)
       end
 
-      def verb?(word) = English::BASES.include?(word) || English::BASES.include?(English.base(word))
+      def verb?(word) = [word, English.base(word)].any? { |one| English::BASES.include?(one) || VERBS.include?(one) }
+
+      # "the map shows outages": somebody, and a verb in the third person behind.
+      def clause?(words)
+        at = words.first(5).index { |word| English.base(word) != word && verb?(word) }
+        at&.positive? && words[0].match?(/\A(the|a|an|it|its|each|every)\z/) && at > 1 && words.length > at + 1
+      end
 
       # "name and address of", "report and order": nouns in a row.
       def noun_pair?(before, words)

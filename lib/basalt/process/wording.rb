@@ -6,7 +6,7 @@ module Basalt
     module Wording
       # Verbs whose plain form is a noun as often: as the only word they name a thing.
       BOTH = %w[report order request answer call record review check issue plan schedule offer claim quote track test change drop supply return visit watch reply need
-                approach help work transfer release repair measure mark form form use share design experience stock store contact place stop show study influence access
+                approach help work map invoice archive mail transfer release repair measure mark form form use share design experience stock store contact place stop show study influence access
                 process sample survey list update charge pay mail flow feed queue batch file note notice query result permit deposit transport look move run start stay
                 transport trade delay debit credit refund audit forecast estimate exchange purchase sale delivery log alarm alert block support claim].to_set.freeze
       MORE = %w[abandon adjust administer advise agree allocate amend analyse archive assemble audit balance bill block calculate call collate compare compile compute convert copy count
@@ -20,6 +20,8 @@ module Basalt
                 present prevent probe promise promote propose protect publish pursue question rate rebuild reclaim recommend recruit redirect refine refuse reinstate rely repeat rephrase
                 reschedule reserve reset resubmit revise reward sanction screen secure simulate solve specify stage state steer strike strip submit subscribe suggest suspend tally terminate
                 tidy tighten trace translate treat unblock verify vote warn welcome].to_set.freeze
+      # Nouns behind which a word that could be a verb is none.
+      KINDS_OF = %w[centre center order book map system index list form report sheet plan desk].to_set.freeze
       # As adjectives in front of a noun they are no verbs.
       ADJECTIVES = %w[open close clear clean complete direct empty present separate live welcome correct perfect].to_set.freeze
       NOUNS = { "assess" => "assessment", "approve" => "approval", "confirm" => "confirmation", "notify" => "notification", "deliver" => "delivery", "pay" => "payment", "apply" => "application",
@@ -46,6 +48,8 @@ module Basalt
       def imperative?(name)
         words = name.downcase.scan(/[[:alpha:]'-]+/)
         return false if words.empty?
+
+        return false if KINDS_OF.include?(words.last) && BOTH.include?(words.first) && words.length == 2
 
         verb?(words.first) && (words.length > 1 || !BOTH.include?(words.first)) && !compound?(words)
       end
@@ -80,7 +84,7 @@ module Basalt
 
       # "order form", "check list": a noun in front of a noun, although both are verbs elsewhere.
       def compound?(words)
-        return true if ADJECTIVES.include?(words.first) && words.length == 2
+        return true if ADJECTIVES.include?(words.first) && words.length == 2 && words.last.match?(/[^s]s\z|\A(report|work|order|request|item|case|channel|flow|water|copy|record)\z/)
 
         BOTH.include?(words.first) && words.length == 2 && words.last.match?(/\A(form|list|sheet|note|number|book|log|slip|card|data|details|status|date|history|copy|record|file|message|confirmation|request)s?\z/)
       end
