@@ -10,10 +10,13 @@ module Basalt
         @flows = set.of_kind("flow")
       end
 
-      # @return [Array<Array(String, String, String)>] from, to and name of the flows that no other is the same as further down
+      # What flows from lowest to lowest: of two processes that are no neighbours no single flow tells,
+      # one tells of the one end and another of the other.
+      #
+      # @return [Array<Array(String, String, String)>] from, to and name
       def base
         all = @flows.map { |flow| [flow.target("from"), flow.target("to"), flow.name] }.uniq
-        all.group_by(&:last).values.flat_map { |alike| alike.reject { |one| alike.any? { |other| other != one && beneath?(other, one) } } }
+        all.group_by(&:last).values.flat_map { |alike| lowest(alike) }
       end
 
       # @return [Array<Array(String, String, String)>] a flow on every level that it passes
@@ -25,6 +28,14 @@ module Basalt
       end
 
       private
+
+      def lowest(alike)
+        name = alike.first.last
+        pairs = alike.map(&:first).uniq.product(alike.map { |one| one[1] }.uniq).map { |from, to| [from, to, name] }
+        whole = pairs.select { |pair| (levels(pair) - alike).empty? }
+        found = (whole | alike)
+        found.reject { |one| found.any? { |other| other != one && beneath?(other, one) } || (!whole.include?(one) && whole.any? { |other| levels(other).include?(one) }) }
+      end
 
       def beneath?(inner, outer) = [0, 1].all? { |index| inner[index] == outer[index] || Levels.within?(@set, inner[index], outer[index]) }
 
