@@ -9,9 +9,9 @@ module Web
       app.helpers(Covering)
 
       app.get("/projects/:project_id/coverage") { at_desk { |desk| erb(:coverage, locals: { desk:, coverage: Basalt::Brief::Coverage.new(desk.set) }) } }
-      app.get("/projects/:project_id/coverage.csv") { at_desk { |desk| file("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(desk.set).csv) } }
-      app.get("/projects/:project_id/requirements.csv") { at_desk { |desk| file("requirements.csv", "text/csv", Basalt::Brief::RequirementList.csv(desk.set)) } }
-      app.get("/projects/:project_id/requirements.md") { at_desk { |desk| file("requirements.md", "text/markdown", Basalt::Brief::RequirementList.markdown(desk.set)) } }
+      app.get("/projects/:project_id/coverage.csv") { at_desk { |desk| download("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(desk.set).csv) } }
+      app.get("/projects/:project_id/requirements.csv") { at_desk { |desk| download("requirements.csv", "text/csv", Basalt::Brief::RequirementList.csv(desk.set)) } }
+      app.get("/projects/:project_id/requirements.md") { at_desk { |desk| download("requirements.md", "text/markdown", Basalt::Brief::RequirementList.markdown(desk.set)) } }
 
       app.post("#{SHEET}/requirements") do
         rows = Covering.rows(params[:file])
@@ -31,7 +31,7 @@ module Web
 
     # What the routes need of requirements.
     module Covering
-      def file(name, type, content)
+      def download(name, type, content)
         content_type type, charset: "utf-8"
         attachment name
         content

@@ -86,10 +86,10 @@ module Web
 
     def self.lists(app)
       app.get("#{SHEET}/interfaces") { at_desk { |desk| erb(:interfaces, locals: { desk:, sheet: sheet(desk), list: Basalt::Process::Interfaces.new(desk.set, sheet(desk).id) }) } }
-      app.get("#{SHEET}/interfaces.csv") { at_desk { |desk| file("interfaces.csv", "text/csv", Basalt::Process::Interfaces.new(desk.set, sheet(desk).id).csv) } }
-      app.get("#{SHEET}/activities.csv") { at_desk { |desk| file("activities.csv", "text/csv", Basalt::Process::ActivityTable.csv(desk.set, Basalt::Process::Framing.new(desk.set, sheet(desk).id).rows)) } }
+      app.get("#{SHEET}/interfaces.csv") { at_desk { |desk| download("interfaces.csv", "text/csv", Basalt::Process::Interfaces.new(desk.set, sheet(desk).id).csv) } }
+      app.get("#{SHEET}/activities.csv") { at_desk { |desk| download("activities.csv", "text/csv", Basalt::Process::ActivityTable.csv(desk.set, Basalt::Process::Framing.new(desk.set, sheet(desk).id).rows)) } }
       app.get("/projects/:project_id/uses") { at_desk { |desk| erb(:uses, locals: { desk:, uses: Basalt::Usage::Matrix.new(desk.set) }) } }
-      app.get("/projects/:project_id/uses.csv") { at_desk { |desk| file("uses.csv", "text/csv", Basalt::Usage::Matrix.new(desk.set).csv) } }
+      app.get("/projects/:project_id/uses.csv") { at_desk { |desk| download("uses.csv", "text/csv", Basalt::Usage::Matrix.new(desk.set).csv) } }
     end
 
     # What the routes need of the model.

@@ -14,7 +14,7 @@ module Web
         text = given_text(params)
         at_desk do |desk|
           id = nil
-          keep(desk, "took in the source #{params[:name]}") do |draft|
+          keep_words(desk, "took in the source #{params[:name]}") do |draft|
             source = Basalt::Change::Add.new(kind: "source", name: params[:name].to_s, facts: { "origin" => params[:origin], "dated" => params[:dated], "version" => "1" }).apply(draft)
             id = source.id
             Store::SourceText.keep(desk.project_id, id, 1, text, person)
@@ -36,8 +36,8 @@ module Web
         at_desk do |desk|
           source = source(desk)
           at, quote = placed(desk, source)
-          keep(desk, "marked “#{Basalt::Model::Names.short(quote, 60)}” in #{source.name}") { |draft| mark(draft, source, at, quote) }
-          marked(desk)
+          keep_words(desk, "marked “#{Basalt::Model::Names.short(quote, 60)}” in #{source.name}") { |draft| mark_phrase(draft, source, at, quote) }
+          after_marking(desk)
         end
       end
 
@@ -47,8 +47,8 @@ module Web
           raise ActiveRecord::RecordNotFound, "no such phrase" unless phrase.kind == "phrase" && phrase.owner_id == source(desk).id
 
           said, changes = Reading.turned(desk.set, phrase, params)
-          keep(desk, said) { |draft| draft.apply(changes) }
-          marked(desk)
+          keep_words(desk, said) { |draft| draft.apply(changes) }
+          after_marking(desk)
         end
       end
     end
@@ -61,7 +61,7 @@ module Web
           before = Store::SourceText.of(desk.project_id, source)
           raise Basalt::Mistake, "The text is as it was: it is no new version" if before == text
 
-          keep(desk, "took in a new version of #{source.name}") do |draft|
+          keep_words(desk, "took in a new version of #{source.name}") do |draft|
             draft.apply(Basalt::Brief::Revising.changes(draft, source, before, text))
             Store::SourceText.keep(desk.project_id, source.id, (source["version"] || 1) + 1, text, person)
           end
@@ -75,11 +75,12 @@ module Web
       def source_path(id, rest = nil) = project_path(params[:project_id], "sources/#{id}#{"/#{rest}" if rest}")
 
       def source(desk)
-        element(desk, params[:source_id]).tap { |found| raise ActiveRecord::RecordNotFound, "no such source" unless found.kind == "source" }
+        found = desk.set.element(id(params[:source_id]))
+        found&.kind == "source" ? found : raise(ActiveRecord::RecordNotFound, "no such source")
       end
 
       # The act and the words of a source are kept together, or not at all.
-      def keep(desk, said, &) = ActiveRecord::Base.transaction { desk.act(said:, by: person, &) }
+      def keep_words(desk, said, &) = ActiveRecord::Base.transaction { desk.act(said:, by: person, &) }
 
       # @return [String] as typed or as a file
       def given_text(params)
@@ -97,12 +98,12 @@ module Web
         source = source(desk)
         text = Store::SourceText.of(desk.project_id, source)
         phrases = Basalt::Brief::Marking.phrases(desk.set, source.id)
-        shown = Basalt::Brief::SourceView.new(text, phrases, fresh: fresh(desk, source, text))
+        shown = Basalt::Brief::SourceView.new(text, phrases, fresh: fresh_lines(desk, source, text))
         { desk:, source:, phrases:, shown:, part: params[:part].to_i.clamp(0, shown.parts.length - 1), sheet: params[:on].to_s.match?(Opening::ID) ? desk.set.sheets[params[:on]] : nil }
       end
 
       # @return [Array<Range>] what is new since the version before
-      def fresh(desk, source, text)
+      def fresh_lines(desk, source, text)
         version = source["version"] || 1
         before = version > 1 && Store::SourceText.find_by(project_id: desk.project_id, source_id: source.id, version: version - 1)&.content
         before ? Basalt::Brief::Anchoring.new(before, text).fresh : []
@@ -122,13 +123,13 @@ module Web
         [at, quote]
       end
 
-      def mark(draft, source, at, quote)
+      def mark_phrase(draft, source, at, quote)
         thing = params[:thing].to_s.empty? ? Basalt::Brief::Proposal.make(draft, params[:as].to_s, params[:name].to_s, quote, of_id: beside_id(draft)) : Reading.known(draft, params[:thing].to_s)
         note = params[:as] == Basalt::Brief::Marking::REMARK ? params[:note].to_s : nil
         raise Basalt::Mistake, "A remark says something" if note && note.strip.empty?
 
         @phrase = Basalt::Brief::Marking.mark(draft, source, quote:, at:, as: thing ? thing.noun : params[:as].to_s, things: [thing].compact, note:)
-        show(draft, thing)
+        show_beside(draft, thing)
       end
 
       def beside_id(draft)
@@ -142,14 +143,14 @@ module Web
       end
 
       # With a sheet beside it, what was made stands there too.
-      def show(draft, thing)
+      def show_beside(draft, thing)
         sheet = params[:on].to_s.match?(Opening::ID) && draft.sheets[params[:on]]
         return unless sheet && thing && !thing.relation? && sheet.writing.draws?(thing)
 
         Basalt::Change::Show.new(sheet_id: sheet.id, element_id: thing.id).apply(draft)
       end
 
-      def marked(desk)
+      def after_marking(desk)
         return redirect(source_path(source(desk).id, "?part=#{params[:part].to_i}")) unless htmx?
 
         part(params[:on].to_s.empty? ? "#source" : "#beside", view(params[:on].to_s.empty? ? :source_body : :source_beside, **source_locals(desk), on: params[:on])) + part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? 'Marked' : 'Done')}</p>") + sheet_part(desk)

@@ -18,6 +18,8 @@ class ArchiveTest < Minitest::Test
       open.act(said: "waived", by: "a", sheet_id: sheet.id) { |draft| draft.apply(Basalt::Change::Waive.new(finding: finding.key, state: finding.state(open.set), reason: "known", said_by: "a", at: "2026-01-01")) }
     end
     Store::Image.create!(id: SecureRandom.uuid, project_id: project.id, name: "mark", type: "image/png", width: 2, height: 2, content: "\x89PNG\x00".b)
+    source = model_of(project).named("Supply map brief").find { |one| one.kind == "source" }
+    Store::SourceText.keep(project.id, source.id, 1, "What is asked for.", "a")
     project
   end
 
@@ -35,6 +37,8 @@ class ArchiveTest < Minitest::Test
     assert_equal(Store::JournalEntry.where(project_id: project.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] },
                  Store::JournalEntry.where(project_id: copy.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] })
     assert_equal ["\x89PNG\x00".b], Store::Image.where(project_id: copy.id).map(&:content)
+    assert_equal "What is asked for.", Store::SourceText.of(copy.id, model_of(copy).named("Supply map brief").find { |one| one.kind == "source" })
+    assert_equal(model_of(project).sheet_list.map { |sheet| model_of(project).element(sheet.subject_id.to_s)&.name }, model_of(copy).sheet_list.map { |sheet| model_of(copy).element(sheet.subject_id.to_s)&.name })
     assert_equal(Store::Desk.for(project.id).open { |desk| desk.findings.length }, Store::Desk.for(copy.id).open { |desk| desk.findings.length })
   end
 

@@ -48,7 +48,7 @@ module Basalt
         places = HEADINGS.to_h { |heading| [heading, table.headings.index { |one| one.to_s.strip.casecmp?(heading) }] }.compact
         raise Mistake, "the table has no column “text”; it may have #{English.list(HEADINGS)}" unless places.key?("text")
 
-        table.rows.map { |row| places.transform_values { |index| row.cells[index].to_s.strip }.merge("line" => row.line) }.reject { |row| row["text"].to_s.empty? }
+        table.rows.map { |row| places.transform_values { |index| Formats::CSV.meant(row.cells[index]) }.merge("line" => row.line) }.reject { |row| row["text"].to_s.empty? }
       end
 
       # @param text [String] Markdown: headings are groups, items begin with a number

@@ -48,6 +48,9 @@ module Basalt
         cell.is_a?(String) && cell.match?(/\A[=+@\t\r]/) ? "'#{cell}" : cell
       end
 
+      # A cell as it was before it was made harmless.
+      def self.meant(cell) = cell.to_s.strip.sub(/\A'(?=[=+@])/, "")
+
       private
 
       # The byte-order mark decides; then UTF-8; then the Western European code page of

@@ -25,7 +25,7 @@ module Basalt
       def into(draft, table, sheet_id)
         places = columns(table.headings)
         context = Statements::Context.new(draft, sheet_id:)
-        table.rows.count { |row| take(context, places.transform_values { |index| row.cells[index].to_s.strip }, row.line) }
+        table.rows.count { |row| take(context, places.transform_values { |index| Formats::CSV.meant(row.cells[index]) }, row.line) }
       end
 
       # @return [Hash{String => Integer}] where each heading stands
