@@ -18,6 +18,10 @@ module Web
         on_sheet(->(_) { "brought in #{Basalt::English.count(rows.length, 'requirement')}" }) { |draft, sheet| Basalt::Brief::RequirementList.into(draft, rows, sheet_id: sheet.id) }
       end
 
+      app.post("#{SHEET}/numbering") do
+        on_sheet(->(_) { "agreed how requirements are numbered" }) { |draft, _| Covering.number(draft, params[:pattern].to_s.strip) }
+      end
+
       # That something meets a requirement, by its number; or no longer.
       app.post("#{SHEET}/met/:element_id") do
         on_sheet(->(draft) { "said what #{Acting.title(draft, draft.element(params[:element_id]))} meets" }) do |draft, _|
@@ -50,6 +54,13 @@ module Web
           return Basalt::Brief::RequirementList.items(Basalt::Brief::Words.read(bytes)) if file[:filename].to_s.match?(/\.(md|markdown)\z/i)
 
           Basalt::Brief::RequirementList.rows(Basalt::Formats::CSV.new(bytes))
+        end
+
+        def number(draft, pattern)
+          raise Basalt::Mistake, "A pattern says where the figures stand, such as REQ-{000}" unless pattern.empty? || pattern.match?(Basalt::Brief::Meeting::FIGURES)
+
+          known = draft.of_kind("numbering").first || Basalt::Change::Add.new(kind: "numbering", name: "Requirements").apply(draft)
+          draft.apply(Basalt::Change::Set.new(id: known.id, fact: "pattern", value: pattern.empty? ? nil : pattern))
         end
 
         def requirement(set, number)

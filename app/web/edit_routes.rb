@@ -57,7 +57,7 @@ module Web
 
       app.post("#{SHEET}/title") do
         on_sheet(->(_) { "altered the title block" }) do |draft, sheet|
-          %i[name number revision status drawn_by dated].each do |fact|
+          %i[name number revision status drawn_by dated band].each do |fact|
             draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact:, value: params[fact])) if params.key?(fact.to_s)
           end
         end

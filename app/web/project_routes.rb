@@ -3,7 +3,7 @@
 module Web
   # Projects, and the drawing register of each.
   module ProjectRoutes
-    BANDS = %w[Context Concept Logical Physical Detail].freeze
+    BANDS = Basalt::Model::Sheet::BANDS
     FOUND = 40
 
     def self.registered(app)

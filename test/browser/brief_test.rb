@@ -117,6 +117,17 @@ class BriefTest < Minitest::Test
     assert_css "#drawing g.no-counterpart", text: "Resident"
   end
 
+  def test_a_requirement_dragged_onto_a_thing_is_met_by_it
+    @project = project("project Tarnwater\nsheet Desk: entities\nentity Request\nsheet Asked for: requirements\nrequirement R1: A request is kept.")
+    open_sheet(@project, "Desk")
+    find(".exports > summary", text: "Beside").click
+    click_button "Asked for"
+    card = find("#beside .k-requirement")
+    page.driver.browser.action.move_to(card.native).click_and_hold.move_to(thing("Request").native).release.perform
+    thing("Request").click
+    assert_css "#facts li", text: "R1 A request is kept."
+  end
+
   def test_rows_of_the_table_are_filled_in_moved_and_grouped
     @project = project("project Tarnwater\nprocess Move\nprocess Take request in Move\nsheet Table: activities, about Move\noutsider Resident\nrole Clerk\nResident asks, giving request to Clerk\nClerk notes it, processing")
     open_sheet(@project, "Table")

@@ -162,11 +162,11 @@ class BriefTest < Minitest::Test
     draft, source = marked("A caller reports", "caller reports a leak", "The end.")
     view = B::SourceView.new(TEXT, B::Marking.phrases(draft, source.id))
     assert_equal TEXT, view.lines.map { |line| line.pieces.map(&:text).join }.join("\n") + "\n"
-    assert_equal [["A ", 1], ["caller reports", 2], [" a leak", 1], [".", 0]], view.lines.first.pieces.map { |piece| [piece.text, piece.phrases.length] }
+    assert_equal([["A ", 1], ["caller reports", 2], [" a leak", 1], [".", 0]], view.lines.first.pieces.map { |piece| [piece.text, piece.phrases.length] })
     assert_in_delta "Acallerreportsaleak".length + "Theend.".length, view.share * TEXT.gsub(/\s/, "").length
     long = B::SourceView.new("#{'word ' * 20}\n" * 40_000, [])
     assert_operator long.parts.length, :>, 20
-    assert_equal 40_000, long.parts.each_index.sum { |part| long.lines(part).length }
+    assert_equal(40_000, long.parts.each_index.sum { |part| long.lines(part).length })
   end
 
   def test_words_come_in_any_encoding_and_what_is_no_text_is_refused
@@ -190,6 +190,13 @@ class BriefTest < Minitest::Test
     assert_match(/no column “text”/, assert_raises(Mistake) { B::RequirementList.rows(Formats::CSV.new("number,priority\nR1,must")) }.message)
     assert_match(/no line begins as/, assert_raises(Mistake) { B::RequirementList.items("just words") }.message)
     assert_match(/line 2: priority is one of must/, assert_raises(Mistake) { B::RequirementList.into(Change::Draft.new(set), B::RequirementList.rows(Formats::CSV.new("number,text,priority\nR9,x,soon"))) }.message)
+  end
+
+  def test_requirements_are_numbered_by_the_pattern_of_the_project
+    set = model("numbering House, pattern \"REQ-{000}\"\nrequirement REQ-001: x\nrequirement REQ-003: y")
+    assert_equal "REQ-002", B::Meeting.next_number(set)
+    assert_equal facts(set), facts(model(reading(set)))
+    assert_equal "R1", B::Meeting.next_number(model(""))
   end
 
   def test_a_phrase_becomes_what_the_families_accept_with_a_name_proposed

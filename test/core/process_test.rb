@@ -24,7 +24,7 @@ class ProcessTest < Minitest::Test
     process %<name>s
     Caller gives "report, first" to process %<name>s, over "paper: A4", owned by "the desk", state in use
     process %<name>s gives something to Caller, state planned
-    sheet Level: data flow, about process %<name>s
+    sheet Level: data flow, about process %<name>s, level Physical
     process Take it, position 2, done by "a clerk"
     process Find it
     process Elsewhere, apart

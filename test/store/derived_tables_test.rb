@@ -134,7 +134,7 @@ class DerivedTablesTest < Minitest::Test
     jobs = "entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew\n"
     draft = derive(model("#{CREW}#{jobs}Crew has load derived from Job by \"#{count}\", label derived by \"upper(code)\" becoming \"generated column\", \"peak load\" derived from Job by \"the most there were\" becoming \"stored value\", mood derived from Job by \"in words only\""))
     assert_equal(["crew_id", "code", "name", "label", "peak_load"], D::Tabling.columns(draft, draft.named("crews").first.id).map(&:name))
-    assert_equal ["SELECT crews.*, (#{count}) AS load FROM crews"], draft.of_kind("view").map { |view| view["query"] }
+    assert_equal(["SELECT crews.*, (#{count}) AS load FROM crews"], draft.of_kind("view").map { |view| view["query"] })
     [/load looks at other tables/, /label is worked out by the server/, /peak load is stored: whoever writes/, /mood looks at other tables, and its rule is in words/].each { |why| assert_match why, draft.named("crews").first["why"] }
     assert proved(draft).passed?
     assert_empty D::Logical::Derivation.new(draft).steps
@@ -154,7 +154,7 @@ class DerivedTablesTest < Minitest::Test
     D::Logical::Derivation.new(draft, from: other).into(draft)
     assert_equal({ "crews" => ["#crew_id", "code!", "title!"], "vans" => ["#van_id", "crew_id!", "plate!"] }, tables(draft))
     draft.apply(Basalt::Change::Remove.new(id: draft.named("Van").find { |one| one.kind == "entity" }.id))
-    assert_equal ["drop"], D::Logical::Derivation.new(draft, from: first).steps.map { |step| step.act.to_s }
+    assert_equal(["drop"], D::Logical::Derivation.new(draft, from: first).steps.map { |step| step.act.to_s })
   end
 
   def test_conventions_change_names_and_keys

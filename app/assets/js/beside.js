@@ -7,6 +7,7 @@ export class Beside {
     this.selection = selection;
     this.place = document.getElementById("beside");
     document.addEventListener("click", (event) => this.clicked(event));
+    this.place.addEventListener("pointerdown", (event) => this.take(event));
     document.addEventListener("basalt:drawn", () => { if (this.path) this.open(this.path); });
   }
 
@@ -16,6 +17,28 @@ export class Beside {
     if (event.target.id === "leave-beside") return this.close();
     const group = event.target.closest("#beside [data-element]");
     if (group) this.selection.choose(group.dataset.element, true);
+  }
+
+  // A requirement dragged onto a thing of the sheet is met by it.
+  take(event) {
+    const card = event.button === 0 && event.target.closest("#beside .k-requirement");
+    if (!card) return;
+    event.stopPropagation();
+    const aim = (moved) => {
+      const over = document.elementFromPoint(moved.clientX, moved.clientY)?.closest("#layer-things > g[data-element]");
+      document.querySelectorAll(".aimed").forEach((group) => group.classList.toggle("aimed", group === over));
+      over?.classList.add("aimed");
+      return over;
+    };
+    const drop = (ended) => {
+      window.removeEventListener("pointermove", aim);
+      window.removeEventListener("pointerup", drop);
+      const over = aim(ended);
+      document.querySelectorAll(".aimed").forEach((group) => group.classList.remove("aimed"));
+      if (over) this.selection.act.post(`met/${over.dataset.element}`, { number: card.dataset.name });
+    };
+    window.addEventListener("pointermove", aim);
+    window.addEventListener("pointerup", drop);
   }
 
   async open(path) {

@@ -14,6 +14,7 @@ module Basalt
         Model::Kind.new(name: "requirement", marked: ->(text) { text.strip }, plural: "requirements", nouns: { "requirement" => {} }, brief: ["text"],
                         fields: [field("text", :text), field("type", :choice, choices: TYPES), field("priority", :choice, choices: PRIORITIES), field("state", :choice, choices: STATES),
                                  field("owner", :text), field("group", :text)]),
+        Model::Kind.new(name: "numbering", plural: "numberings", nouns: { "numbering" => {} }, fields: [field("pattern", :text)]),
         Model::Kind.new(name: "meets", plural: "what meets what", ends: { "thing" => Model::Kind::ANYTHING, "requirement" => ["requirement"] }),
         Model::Kind.new(name: "serves", plural: "what serves what", ends: { "thing" => Model::Kind::ANYTHING, "other" => Model::Kind::ANYTHING }),
         Model::Kind.new(name: "source", plural: "sources", nouns: { "source" => {} }, fields: [field("origin", :text), field("dated", :text), field("version", :integer, range: 1..9999)]),

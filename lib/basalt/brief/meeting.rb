@@ -4,6 +4,8 @@ module Basalt
   module Brief
     # That something meets a requirement, or serves something else.
     module Meeting
+      FIGURES = /\{0+\}/
+
       module_function
 
       # @param said [Hash] the +thing+ and the +requirements+
@@ -35,12 +37,17 @@ module Basalt
         [Change::Add.new(kind:, ends: [["thing", thing_id], [role, other_id]])]
       end
 
-      # The number of the next requirement: as the last one has it, one higher.
+      # The number of the next requirement: by the pattern of the project, in which {0}, {000} stand for the
+      # figures; without one as the last requirement has it, one higher.
       #
       # @return [String]
       def next_number(set)
+        taken = ->(candidate) { set.named(candidate).any? { |one| one.kind == "requirement" } }
+        pattern = set.of_kind("numbering").first&.[]("pattern")
+        return (1..).lazy.map { |number| pattern.sub(FIGURES) { number.to_s.rjust($~[0].length - 2, "0") } }.find { |candidate| !taken.call(candidate) } if pattern&.match?(FIGURES)
+
         last = set.of_kind("requirement").map(&:name).grep(/\d+\z/).max_by { |name| name[/\d+\z/].to_i } || "R0"
-        Model::Names.following(last) { |candidate| set.named(candidate).any? { |one| one.kind == "requirement" } }
+        Model::Names.following(last, &taken)
       end
     end
   end

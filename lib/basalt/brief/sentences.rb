@@ -16,7 +16,7 @@ module Basalt
           context.draft.apply(Meeting.joining(context.draft, "serves", said[:thing].id, said[:other].id))
         end,
         Statements::Form.new("in <source:thing(source)> stands <quote:word> at <at:integer> [as <as:word>] [version <version:integer>] [for <things:things>] [noting <note:word>] [became <became:word>]", late: true,
-                             unsay: ->(context, said, _) { Marking.unsay(context, said) }) { |context, said| Marking.say(context, said) }
+                                                                                                                                                                                                           unsay: ->(context, said, _) { Marking.unsay(context, said) }) { |context, said| Marking.say(context, said) }
       ].freeze
 
       SLOTS = { type: Statements::ChoiceSlot.new(Kinds::TYPES), priority: Statements::ChoiceSlot.new(Kinds::PRIORITIES), state: Statements::ChoiceSlot.new(Kinds::STATES) }.freeze
@@ -37,7 +37,7 @@ module Basalt
       end
 
       QUALITIES = [chosen("a", "type"), chosen("priority", "priority"), chosen("state", "state"), quality("requirement", "owned by <owner:word>"), quality("requirement", "group <group:word>"),
-                   quality("source", "origin <origin:word>"), quality("source", "dated <dated:word>"), quality("source", "version <version:integer>")].freeze
+                   quality("numbering", "pattern <pattern:word>"), quality("source", "origin <origin:word>"), quality("source", "dated <dated:word>"), quality("source", "version <version:integer>")].freeze
     end
   end
 end

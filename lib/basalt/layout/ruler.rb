@@ -48,7 +48,7 @@ module Basalt
         entry = ((bound - @origin) / STEP).floor
         return 0 if entry.negative?
 
-        @table[entry] || @values.length - 1
+        @table[entry] || (@values.length - 1)
       end
     end
   end

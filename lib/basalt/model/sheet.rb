@@ -6,6 +6,8 @@ module Basalt
     # its own there: labels hidden, parallel lines folded, the manner of laying it out. The
     # subject is the element that it opens.
     Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :subject_id, :view, :ordinal) do
+      # The strata from coarse to fine.
+      self::BANDS = %w[Context Concept Logical Physical Detail].freeze
       self::PARTS = %w[labels parallels].freeze
 
       def initialize(revision: "A", status: "draft", **rest)

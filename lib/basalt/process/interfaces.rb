@@ -17,7 +17,7 @@ module Basalt
       def rows
         @flows.map do |flow|
           from, to = flow.ends.map { |one| @set.element(one.target_id) }
-          [from.name, to.name, flow.name, direction(flow), flow["protocol"], flow["owner"] || [from, to].filter_map { |one| one.kind == "system" && one["owner"] || nil }.first, flow["state"]]
+          [from.name, to.name, flow.name, direction(flow), flow["protocol"], flow["owner"] || [from, to].filter_map { |one| (one.kind == "system" && one["owner"]) || nil }.first, flow["state"]]
         end.sort_by { |row| [%w[in out beside].index(row[3]), row[0], row[1], row[2]] }
       end
 

@@ -9,7 +9,7 @@ module Basalt
       # @return [Array<Model::Element>] the processes within one, in order; the topmost where it is nil
       def children(set, process_id)
         found = process_id ? set.contents_of(process_id).select { |one| one.kind == "process" } : set.of_kind("process").reject(&:container_id)
-        found.sort_by { |one| [one["position"] || one.ordinal + 10_000, one.ordinal] }
+        found.sort_by { |one| [one["position"] || (one.ordinal + 10_000), one.ordinal] }
       end
 
       # @return [Array<String>] ids from the process up to the topmost that contains it

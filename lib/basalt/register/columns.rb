@@ -12,7 +12,7 @@ module Basalt
       def of(writing, kind)
         description = Model::Catalogue.kind(kind)
         arranged(description, [*owner(description), *ends(description), *name(description), *facts(description), *place(description), assumed,
-         *writing.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }])
+                               *writing.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }])
       end
 
       # In the order that the kind gives, the others behind.

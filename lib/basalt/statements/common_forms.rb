@@ -6,6 +6,11 @@ module Basalt
     module CommonForms
       SHEET_FACTS = { "number" => :number, "revision" => :revision, "status" => :status, "drawn by" => :drawn_by, "dated" => :dated }.freeze
 
+      LEVELS = Model::Sheet::BANDS.map do |band|
+        Quality.new("sheet", "level #{band}", take: ->(context, sheet, _) { context.draft.apply(Change::SetSheet.new(id: sheet.id, fact: :band, value: band)) },
+                                              tell: ->(_teller, sheet) { sheet.band == band && band != sheet.writing.band ? [["level #{band}"]] : [] })
+      end
+
       VIEWS = { "labels hidden" => "labels", "parallels folded" => "parallels" }.freeze
 
       ALL = [
@@ -52,7 +57,7 @@ module Basalt
       ABOUT = Quality.new("sheet", "about <subject:thing>",
                           take: ->(context, sheet, said) { context.draft.apply(Change::SetSubject.new(sheet_id: sheet.id, element_id: said[:subject].id)) },
                           tell: ->(teller, sheet) { sheet.subject_id ? [["about", teller.thing(sheet.subject_id)]] : [] })
-      QUALITIES = ([ABOUT, DRAWN] + SAID + SHOWN + LAID_OUT).freeze
+      QUALITIES = ([ABOUT, DRAWN] + LEVELS + SAID + SHOWN + LAID_OUT).freeze
     end
   end
 end

@@ -52,7 +52,7 @@ module Basalt
           (@known.keys - @wanted.map(&:thread)).map do |thread|
             table = @known[thread]
             Change::Step.new(act: :drop, key: "drop #{thread}", words: "table #{table.name}: what it came from is no longer there",
-                     change: ->(draft) { Change::Remove.new(id: table.id).apply(draft) if draft.element(table.id) })
+                             change: ->(draft) { Change::Remove.new(id: table.id).apply(draft) if draft.element(table.id) })
           end
         end
       end

@@ -129,7 +129,7 @@ module Basalt
         def keeping(element, kept, title, key)
           kept.map do |fact, value|
             Change::Step.new(act: :keep, key: "keep #{@wanted.thread} #{key} #{fact}",
-                                 words: "#{title}: #{fact} #{current(element, fact) || 'none'} was refined and stays; it would be #{value || 'none'} now", change: nil)
+                             words: "#{title}: #{fact} #{current(element, fact) || 'none'} was refined and stays; it would be #{value || 'none'} now", change: nil)
           end
         end
 

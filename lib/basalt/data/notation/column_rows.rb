@@ -80,8 +80,8 @@ module Basalt
           [rule] + @columns.each_with_index.map do |column, index|
             y = box.y + HEAD + 17 + (index * ROW)
             S.part(column.id, [S.text(box.x + 10, y, mark(column), :label), S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
-             S.text(box.x + MARKS + [name, room].min + GAP, y, Drawing::Pens.fit(type(column), :identifier, [box.w - MARKS - [name, room].min - GAP - 8, 20].max), :identifier),
-             S.text(box.right - 8, y, joined(column), :identifier, :end)])
+                               S.text(box.x + MARKS + [name, room].min + GAP, y, Drawing::Pens.fit(type(column), :identifier, [box.w - MARKS - [name, room].min - GAP - 8, 20].max), :identifier),
+                               S.text(box.right - 8, y, joined(column), :identifier, :end)])
           end
         end
       end

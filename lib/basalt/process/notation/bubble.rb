@@ -21,7 +21,7 @@ module Basalt
 
         def size
           longest = @process.name.to_s.split.map { |word| P.width(word, :name) }.max || 0
-          side = [LEAST, longest + 34, P.width(@process.name.to_s, :name) * 0.42 + 56].max.clamp(LEAST, MOST).ceil
+          side = [LEAST, longest + 34, (P.width(@process.name.to_s, :name) * 0.42) + 56].max.clamp(LEAST, MOST).ceil
           [side, side]
         end
 
