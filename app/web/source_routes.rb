@@ -128,7 +128,7 @@ module Web
         note = params[:as] == Basalt::Brief::Marking::REMARK ? params[:note].to_s : nil
         raise Basalt::Mistake, "A remark says something" if note && note.strip.empty?
 
-        @phrase = Basalt::Brief::Marking.mark(draft, source, quote:, at:, as: thing ? thing.noun : params[:as].to_s, things: [thing].compact, note:)
+        @phrase = Basalt::Brief::Marking.mark(draft, source, quote:, place: at, noun: thing ? thing.noun : params[:as].to_s, things: [thing].compact, note:)
         show_beside(draft, thing)
       end
 
@@ -153,7 +153,9 @@ module Web
       def after_marking(desk)
         return redirect(source_path(source(desk).id, "?part=#{params[:part].to_i}")) unless htmx?
 
-        part(params[:on].to_s.empty? ? "#source" : "#beside", view(params[:on].to_s.empty? ? :source_body : :source_beside, **source_locals(desk), on: params[:on])) + part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? 'Marked' : 'Done')}</p>") + sheet_part(desk)
+        place, page = params[:on].to_s.empty? ? ["#source", :source_body] : ["#beside", :source_beside]
+        part(place, view(page, **source_locals(desk), on: params[:on])) + part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? 'Marked' : 'Done')}</p>") +
+          sheet_part(desk)
       end
 
       def sheet_part(desk)

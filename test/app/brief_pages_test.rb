@@ -36,7 +36,8 @@ class BriefPagesTest < Minitest::Test
   def test_what_cannot_be_marked_is_said_and_nothing_is_lost
     source = take_in("A caller reports a leak.")
     version = set.version
-    { { quote: "", as: "entity", name: "x" } => "Select a phrase", { quote: "nowhere", as: "entity", name: "x" } => "does not stand in the text", { quote: "a leak", as: "nonsense", name: "x" } => "cannot become",
+    { { quote: "", as: "entity", name: "x" } => "Select a phrase", { quote: "nowhere", as: "entity", name: "x" } => "does not stand in the text",
+      { quote: "a leak", as: "nonsense", name: "x" } => "cannot become",
       { quote: "a leak", as: "attribute", name: "leak" } => "say whose it is", { quote: "a leak", as: "entity", name: "" } => "name", { quote: "a leak", as: "remark" } => "A remark says something",
       { quote: "a leak", as: "entity", thing: "Nothing here" } => "Nothing is called" }.each do |values, message|
       send_to("sources/#{source.id}/marks", values)
@@ -71,7 +72,8 @@ class BriefPagesTest < Minitest::Test
     assert_match(/Met by nothing.*R5.*R6.*R12.*Outside the brief.*Weather feed/m, last_response.body)
     rows = CSV.parse(get("#{base}/coverage.csv").body, headers: true)
     assert_equal ["R2", "Supply map", "1"], rows[1].values_at("number", "met by", "Supply map in context")
-    post("#{base}/sheets/#{sheet.id}/requirements", { token:, file: upload("more.md", "# Residents\n\n- R13: A resident sees the map in Welsh. (could, proposed)\n- **R5** — The map can be read aloud.") }, "HTTP_HX_REQUEST" => "true")
+    post("#{base}/sheets/#{sheet.id}/requirements",
+         { token:, file: upload("more.md", "# Residents\n\n- R13: A resident sees the map in Welsh. (could, proposed)\n- **R5** — The map can be read aloud.") }, "HTTP_HX_REQUEST" => "true")
     assert_equal(["A resident sees the map in Welsh.", "could"], set.named("R13").first.facts.values_at("text", "priority"))
     assert_match "R13", get("#{base}/requirements.md").body
     post("#{base}/sheets/#{sheet.id}/requirements", { token:, file: upload("bad.csv", "number,words\nR1,x") }, "HTTP_HX_REQUEST" => "true")

@@ -6,7 +6,8 @@ require_relative "../support/browser_helper"
 class BriefTest < Minitest::Test
   include BrowserHelper
 
-  NARRATIVE = "A resident asks for a meter to be moved.\n\nThe clerk registers the request in the request book and checks the address.\nThe fitter moves the meter and reports back.\nThe clerk tells the resident what it costs."
+  NARRATIVE = "A resident asks for a meter to be moved.\n\nThe clerk registers the request in the request book and checks the address.\n" \
+              "The fitter moves the meter and reports back.\nThe clerk tells the resident what it costs."
 
   def set = model_of(@project)
 
@@ -21,9 +22,9 @@ class BriefTest < Minitest::Test
     assert_field "Phrase", with: words
   end
 
-  def mark(words, as, name: nil)
+  def mark(words, noun, name: nil)
     select_words(words)
-    select as, from: "It is"
+    select noun, from: "It is"
     assert_field "Name", with: /./
     fill_in "Name", with: name if name
     click_button "Mark it"
@@ -46,8 +47,11 @@ class BriefTest < Minitest::Test
     fill_in "Title", with: "Moving a meter"
     select "activities", from: "Notation"
     within(first(".openers form")) { click_button "Open it" }
-    ["Resident asks for a move, giving request to Clerk", "Clerk registers the request, processing", "Clerk sends a fitter, processing, giving \"fitting order\" to Fitter", "Fitter moves the meter, giving \"fitting report\" to Clerk",
-     "Clerk works out the price, processing, giving bill to Resident"].each { |line| say line }
+    ["Resident asks for a move, giving request to Clerk", "Clerk registers the request, processing",
+     "Clerk sends a fitter, processing, giving \"fitting order\" to Fitter", "Fitter moves the meter, giving \"fitting report\" to Clerk",
+     "Clerk works out the price, processing, giving bill to Resident"].each { |line|
+      say line
+    }
     assert_css "#tabs [data-kind=activity]", text: "5"
     assert_accessible "an activity table"
 
@@ -74,7 +78,8 @@ class BriefTest < Minitest::Test
   end
 
   def test_marking_a_new_version_and_coverage
-    @project = project("project Tarnwater\nsheet Request desk: entities\nentity Request\nRequest has number key\nsheet Asked for: requirements\nrequirement R1: A resident is told the price before the meter is moved.")
+    @project = project("project Tarnwater\nsheet Request desk: entities\nentity Request\nRequest has number key\nsheet Asked for: requirements\n" \
+                       "requirement R1: A resident is told the price before the meter is moved.")
     visit "/projects/#{@project.id}/sources"
     fill_in "Title", with: "Moving a meter"
     fill_in "Text", with: NARRATIVE
@@ -129,7 +134,8 @@ class BriefTest < Minitest::Test
   end
 
   def test_rows_of_the_table_are_filled_in_moved_and_grouped
-    @project = project("project Tarnwater\nprocess Move\nprocess Take request in Move\nsheet Table: activities, about Move\noutsider Resident\nrole Clerk\nResident asks, giving request to Clerk\nClerk notes it, processing")
+    @project = project("project Tarnwater\nprocess Move\nprocess Take request in Move\nsheet Table: activities, about Move\noutsider Resident\nrole Clerk\n" \
+                       "Resident asks, giving request to Clerk\nClerk notes it, processing")
     open_sheet(@project, "Table")
     fresh = find("#table tr.new td[data-key='end who']")
     fresh.click

@@ -70,7 +70,8 @@ class BriefTest < Minitest::Test
   end
 
   def test_sheets_of_something_else_are_not_measured_and_what_was_dropped_asks_for_nothing
-    set = model("sheet R: requirements\nrequirement R1: ask\nrequirement R2: no more\nrequirement R2, state dropped\nsheet D: entities\nentity Crew\nentity Odd\nCrew meets R1\nsheet Else: entities\nentity Other")
+    set = model("sheet R: requirements\nrequirement R1: ask\nrequirement R2: no more\nrequirement R2, state dropped\nsheet D: entities\nentity Crew\nentity Odd\nCrew meets R1\n" \
+                "sheet Else: entities\nentity Other")
     coverage = B::Coverage.new(set)
     assert_equal [["Odd"], [], 1.0, 0.5], [coverage.outside.map(&:name), coverage.unmet, coverage.requirements_share, coverage.things_share]
     assert_equal "number,text,priority,state,met by,D\r\nR1,ask,,,Crew,1\r\nR2,no more,,dropped,\"\",0\r\n", coverage.csv
@@ -78,9 +79,12 @@ class BriefTest < Minitest::Test
 
   def test_findings_about_requirements_with_near_misses_and_repairs
     base = "sheet R: requirements\nsheet D: entities\nentity Crew\nrequirement R0: A crew is sent\nCrew meets R0\n"
-    { "requirement-unmet" => ["requirement R1: A caller is told", "requirement R1: A caller is told\nCrew meets R1"], "outside-the-brief" => ["sheet D: entities\nentity Van", "sheet D: entities\nentity Van\nVan serves Crew"],
+    {
+      "requirement-unmet" => ["requirement R1: A caller is told", "requirement R1: A caller is told\nCrew meets R1"],
+      "outside-the-brief" => ["sheet D: entities\nentity Van", "sheet D: entities\nentity Van\nVan serves Crew"],
       "requirement-vague" => ["requirement R1: The answer is quick", "requirement R1: The answer is quick: within 2 seconds"],
-      "requirement-double" => ["requirement R1: The crew is sent", "requirement R1: The crew is told"] }.each do |rule, (wrong, right)|
+      "requirement-double" => ["requirement R1: The crew is sent", "requirement R1: The crew is told"]
+    }.each do |rule, (wrong, right)|
       set = model(base + wrong)
       found = findings(set).find { |one| one.id == rule }
       assert found, rule
@@ -111,7 +115,7 @@ class BriefTest < Minitest::Test
   def marked(*quotes)
     draft = Change::Draft.new(Model::WorkingSet.new, ids: counter)
     source = Change::Add.new(kind: "source", name: "Told", facts: { "version" => "1" }).apply(draft)
-    quotes.each { |quote, nth| B::Marking.mark(draft, draft.element(source.id), quote:, at: [*TEXT.to_enum(:scan, quote)].each_index.map { |n| (0..n).reduce(-1) { |at, _| TEXT.index(quote, at + 1) } }[nth || 0], as: "entity") }
+    quotes.each { |quote, nth| B::Marking.mark(draft, draft.element(source.id), quote:, place: [*TEXT.to_enum(:scan, quote)].each_index.map { |n| (0..n).reduce(-1) { |at, _| TEXT.index(quote, at + 1) } }[nth || 0], noun: "entity") }
     [draft, draft.element(source.id)]
   end
 
@@ -177,7 +181,8 @@ class BriefTest < Minitest::Test
   end
 
   def test_requirements_as_csv_and_markdown_both_ways
-    text = "sheet R: requirements\nrequirement R1: =1+1 is, \"so to say\", asked for\nrequirement R1, a quality, priority must, state agreed, group Residents\nrequirement R2: A second\nrequirement R2, priority could, state done, owned by desk"
+    text = "sheet R: requirements\nrequirement R1: =1+1 is, \"so to say\", asked for\nrequirement R1, a quality, priority must, state agreed, group Residents\n" \
+           "requirement R2: A second\nrequirement R2, priority could, state done, owned by desk"
     set = model(text)
     csv = B::RequirementList.csv(set)
     draft = Change::Draft.new(Model::WorkingSet.new, ids: counter)
@@ -189,7 +194,9 @@ class BriefTest < Minitest::Test
     assert_equal markdown, B::RequirementList.markdown(other)
     assert_match(/no column “text”/, assert_raises(Mistake) { B::RequirementList.rows(Formats::CSV.new("number,priority\nR1,must")) }.message)
     assert_match(/no line begins as/, assert_raises(Mistake) { B::RequirementList.items("just words") }.message)
-    assert_match(/line 2: priority is one of must/, assert_raises(Mistake) { B::RequirementList.into(Change::Draft.new(set), B::RequirementList.rows(Formats::CSV.new("number,text,priority\nR9,x,soon"))) }.message)
+    assert_match(/line 2: priority is one of must/, assert_raises(Mistake) {
+      B::RequirementList.into(Change::Draft.new(set), B::RequirementList.rows(Formats::CSV.new("number,text,priority\nR9,x,soon")))
+    }.message)
   end
 
   def test_requirements_are_numbered_by_the_pattern_of_the_project
@@ -201,8 +208,11 @@ class BriefTest < Minitest::Test
 
   def test_a_phrase_becomes_what_the_families_accept_with_a_name_proposed
     set = model("entity Crew\nrequirement R7: x")
-    { "entity" => ["the repair crews", "Repair Crew"], "attribute" => ["Its Start Date", "start date"], "outsider" => ["a caller", "Caller"], "process" => ["registers the report", "Register the report"],
-      "requirement" => ["a map", "R8"], "activity" => ["reports a leak", "reports a leak"] }.each { |noun, (quote, name)| assert_equal name, B::Proposal.name(set, noun, quote), noun }
+    { "entity" => ["the repair crews", "Repair Crew"], "attribute" => ["Its Start Date", "start date"],
+      "outsider" => ["a caller", "Caller"], "process" => ["registers the report", "Register the report"],
+      "requirement" => ["a map", "R8"], "activity" => ["reports a leak", "reports a leak"] }.each { |noun, (quote, name)|
+      assert_equal name, B::Proposal.name(set, noun, quote), noun
+    }
     draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
     assert_equal "Crew", draft.element(B::Proposal.make(draft, "attribute", "name", "name", of_id: set.named("Crew").first.id).owner_id).name
     assert_equal set.named("Crew").first.id, B::Proposal.make(draft, "entity", "Crew", "crew").id

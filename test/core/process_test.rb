@@ -47,10 +47,16 @@ class ProcessTest < Minitest::Test
   # offices, somebody who only carries, a system that works out.
   def test_outside_is_whoever_takes_part_and_processes_no_information
     shapes = {
-      "outsider Customer\nrole Clerk\noutsider Supplier\nCustomer orders goods, giving order to Clerk\nClerk checks the order, processing\nClerk buys the goods, giving \"purchase order\" to Supplier\nSupplier sends the goods, giving invoice to Clerk" => %w[Customer Supplier],
-      "role Reader\nrole Office\nrole Board\nReader reads the meter, giving reading to Office\nOffice works out the bill, processing, giving bill to Board\nBoard signs, giving bill to Reader" => %w[Reader Board],
+      "outsider Customer\nrole Clerk\noutsider Supplier\nCustomer orders goods, giving order to Clerk\nClerk checks the order, processing\n" \
+      "Clerk buys the goods, giving \"purchase order\" to Supplier\nSupplier sends the goods, giving invoice to Clerk" => %w[
+        Customer Supplier
+      ],
+      "role Reader\nrole Office\nrole Board\nReader reads the meter, giving reading to Office\nOffice works out the bill, processing, giving bill to Board\nBoard signs, giving bill to Reader" => %w[
+        Reader Board
+      ],
       "role Courier\nrole One\nrole Two\nOne writes a letter, processing, giving letter to Courier\nCourier carries the letter, giving letter to Two\nTwo answers it, processing" => ["Courier"],
-      "outsider Sensor\nsystem Platform\nrole Operator\nSensor sends a value, giving value to Platform\nPlatform compares it, processing, giving alarm to Operator\nOperator acknowledges, processing" => ["Sensor"],
+      "outsider Sensor\nsystem Platform\nrole Operator\nSensor sends a value, giving value to Platform\nPlatform compares it, processing, giving alarm to Operator\n" \
+      "Operator acknowledges, processing" => ["Sensor"],
       "role Alone\nAlone sums up, processing" => []
     }
     shapes.each do |text, outside|
@@ -122,20 +128,28 @@ class ProcessTest < Minitest::Test
   # Each with what it finds, and the same without the mistake.
   CASES = {
     "flow-named-with-verb" => ["O gives sends a form to P", "O gives form to P"],
-    "process-not-a-verb-phrase" => ["sheet D: data flow, about P\nprocess Form desk\nO gives form to Form desk\nForm desk gives answer to O", "sheet D: data flow, about P\nprocess Take form\nO gives form to Take form\nTake form gives answer to O"],
+    "process-not-a-verb-phrase" => ["sheet D: data flow, about P\nprocess Form desk\nO gives form to Form desk\nForm desk gives answer to O",
+                                    "sheet D: data flow, about P\nprocess Take form\nO gives form to Take form\nTake form gives answer to O"],
     "store-on-context" => ["store Book\nP gives job to Book\nBook gives job to P", "O gives job to P"],
     "more-than-one-process-on-context" => ["process Q, apart\nO gives form to Q\nQ gives answer to O", "O gives more to P"],
     "inside-drawn-as-outside" => ["sheet T: activities, about P\nO gets the form, processing", "sheet T: activities, about P\nO gets the form"],
-    "outside-drawn-as-inside" => ["sheet T: activities, about P\nO gets the form\nsheet D: data flow, about P\nprocess Take form, done by O", "sheet T: activities, about P\nO gets the form, processing\nsheet D: data flow, about P\nprocess Take form, done by O"],
-    "only-in" => ["sheet D: data flow, about P\nprocess Take form\nO gives form to Take form", "sheet D: data flow, about P\nprocess Take form\nO gives form to Take form\nTake form gives answer to O"],
-    "only-out" => ["sheet D: data flow, about P\nprocess Take form\nTake form gives answer to O", "sheet D: data flow, about P\nprocess Take form\nO gives form to Take form\nTake form gives answer to O"],
-    "store-never-read" => ["sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book", "sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book\nBook gives job to Take form"],
-    "store-never-written" => ["sheet D: data flow, about P\nstore Book\nprocess Take form\nBook gives job to Take form", "sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book\nBook gives job to Take form"],
+    "outside-drawn-as-inside" => ["sheet T: activities, about P\nO gets the form\nsheet D: data flow, about P\nprocess Take form, done by O",
+                                  "sheet T: activities, about P\nO gets the form, processing\nsheet D: data flow, about P\nprocess Take form, done by O"],
+    "only-in" => ["sheet D: data flow, about P\nprocess Take form\nO gives form to Take form",
+                  "sheet D: data flow, about P\nprocess Take form\nO gives form to Take form\nTake form gives answer to O"],
+    "only-out" => ["sheet D: data flow, about P\nprocess Take form\nTake form gives answer to O",
+                   "sheet D: data flow, about P\nprocess Take form\nO gives form to Take form\nTake form gives answer to O"],
+    "store-never-read" => ["sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book",
+                           "sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book\nBook gives job to Take form"],
+    "store-never-written" => ["sheet D: data flow, about P\nstore Book\nprocess Take form\nBook gives job to Take form",
+                              "sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book\nBook gives job to Take form"],
     "outsider-to-outsider" => ["outsider R\nO gives letter to R", "outsider R\nR gives letter to P"],
-    "outsider-to-store" => ["sheet D: data flow, about P\nstore Book\nO gives job to Book\nBook gives job to O", "sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book\nBook gives job to Take form"],
+    "outsider-to-store" => ["sheet D: data flow, about P\nstore Book\nO gives job to Book\nBook gives job to O",
+                            "sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book\nBook gives job to Take form"],
     "store-to-store" => ["sheet D: data flow, about P\nstore Book\nstore File\nBook gives job to File", "sheet D: data flow, about P\nstore Book\nprocess Take form\nTake form gives job to Book"],
     "unnamed-flow" => ["P gives something to O", "P gives answer to O"],
-    "activity-on-no-sheet" => ["sheet T: activities, about P\nrole Clerk\nO rings, giving complaint to Clerk\nClerk notes it, processing", "sheet T: activities, about P\nrole Clerk\nO rings, giving form to Clerk\nClerk notes it, processing"],
+    "activity-on-no-sheet" => ["sheet T: activities, about P\nrole Clerk\nO rings, giving complaint to Clerk\nClerk notes it, processing",
+                               "sheet T: activities, about P\nrole Clerk\nO rings, giving form to Clerk\nClerk notes it, processing"],
     "not-connected" => ["outsider R", "outsider R\nR gives letter to P"],
     "purpose-missing" => ["", "process P, purpose \"to be of use\""]
   }.freeze
@@ -156,14 +170,16 @@ class ProcessTest < Minitest::Test
   end
 
   def test_neighbours_of_a_system_may_be_joined_among_themselves_and_the_interface_list_tells_all
-    set = model("project T\nsystem Map\nsheet C: context, about Map\nsystem Map, owned by maps\noutsider Resident\nsystem Sign-in\nResident gives street to Map, over HTTPS\nMap gives state to Resident\nResident gives password to Sign-in, owned by security\nSign-in gives identity to Map, state planned")
+    set = model("project T\nsystem Map\nsheet C: context, about Map\nsystem Map, owned by maps\noutsider Resident\nsystem Sign-in\nResident gives street to Map, over HTTPS\n" \
+                "Map gives state to Resident\nResident gives password to Sign-in, owned by security\nSign-in gives identity to Map, state planned")
     refute_includes ids_of(set), "outsider-to-outsider"
     rows = Basalt::Process::Interfaces.new(set, set.sheet_list.first.id).rows
     assert_equal([["Resident", "Map", "street", "in", "HTTPS", "maps", nil], ["Sign-in", "Map", "identity", "in", nil, "maps", "planned"], ["Map", "Resident", "state", "out", nil, "maps", nil],
                   ["Resident", "Sign-in", "password", "beside", nil, "security", nil]], rows)
   end
 
-  TABLE = "project T\nprocess P, purpose x\nsheet A: activities, about P\noutsider O\nrole Clerk\nrole Boss\nO asks, giving \"the form\" to Clerk\nClerk checks it, processing, giving form to Boss, within Check\nBoss decides, processing, giving decision to Clerk, within Decide\n" \
+  TABLE = "project T\nprocess P, purpose x\nsheet A: activities, about P\noutsider O\nrole Clerk\nrole Boss\nO asks, giving \"the form\" to Clerk\n" \
+          "Clerk checks it, processing, giving form to Boss, within Check\nBoss decides, processing, giving decision to Clerk, within Decide\n" \
           "Clerk answers, giving answer to O, within Tell\nsheet L: data flow, about P\nprocess Check in P\nprocess Decide in P\nprocess Tell in P\n"
 
   def test_the_context_and_the_level_are_drawn_from_the_table_and_kept_in_step
@@ -189,7 +205,8 @@ class ProcessTest < Minitest::Test
     assert_equal 4, Basalt::Process::ActivityTable.into(draft, Formats::CSV.new(csv), sheet)
     again = Basalt::Process::ActivityTable.csv(draft, Basalt::Process::Framing.new(draft, sheet).rows)
     assert_equal csv, again
-    { "who,gives\na,b" => /no column “does”/, "who,does\n,rings" => /line 2: nobody is named/, "who,does\nClerk," => /line 2: it does not say what/, "who,does,processing\nClerk,rings,perhaps" => /line 2: processes information is yes or no/ }.each do |text, message|
+    { "who,gives\na,b" => /no column “does”/, "who,does\n,rings" => /line 2: nobody is named/, "who,does\nClerk," => /line 2: it does not say what/,
+      "who,does,processing\nClerk,rings,perhaps" => /line 2: processes information is yes or no/ }.each do |text, message|
       assert_match message, assert_raises(Mistake) { Basalt::Process::ActivityTable.into(Change::Draft.new(other), Formats::CSV.new(text), sheet) }.message
     end
   end

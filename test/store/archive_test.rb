@@ -38,7 +38,9 @@ class ArchiveTest < Minitest::Test
                  Store::JournalEntry.where(project_id: copy.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] })
     assert_equal ["\x89PNG\x00".b], Store::Image.where(project_id: copy.id).map(&:content)
     assert_equal "What is asked for.", Store::SourceText.of(copy.id, model_of(copy).named("Supply map brief").find { |one| one.kind == "source" })
-    assert_equal(model_of(project).sheet_list.map { |sheet| model_of(project).element(sheet.subject_id.to_s)&.name }, model_of(copy).sheet_list.map { |sheet| model_of(copy).element(sheet.subject_id.to_s)&.name })
+    assert_equal(model_of(project).sheet_list.map { |sheet| model_of(project).element(sheet.subject_id.to_s)&.name }, model_of(copy).sheet_list.map { |sheet|
+      model_of(copy).element(sheet.subject_id.to_s)&.name
+    })
     assert_equal(Store::Desk.for(project.id).open { |desk| desk.findings.length }, Store::Desk.for(copy.id).open { |desk| desk.findings.length })
   end
 

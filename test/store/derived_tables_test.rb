@@ -86,13 +86,15 @@ class DerivedTablesTest < Minitest::Test
                   "entity Asset, kinds kept together\nAsset has tag key\nAsset is any of Pump or Valve\nPump has power required")
   end
 
-  ASSETS = "entity Site\nSite has code key\nentity Crew\nCrew has code key\nentity Asset, kinds kept apart\nAsset has tag key, colours many\nAsset is either Pump or Valve, complete\nPump has power required\n" \
+  ASSETS = "entity Site\nSite has code key\nentity Crew\nCrew has code key\nentity Asset, kinds kept apart\nAsset has tag key, colours many\n" \
+           "Asset is either Pump or Valve, complete\nPump has power required\n" \
            "an Asset \"stands at\" exactly one Site; a Site holds zero or more Asset\na Crew maintains zero or more Asset; an Asset \"is maintained by\" zero or more Crew\n" \
            "entity Job\nJob has number key\na Job concerns exactly one Asset; an Asset \"is subject of\" zero or more Job\n".freeze
 
   def test_kinds_whose_tables_hold_all_of_it_leave_the_general_one_without_a_table
     draft = assert_tables({ "sites" => ["#site_id", "code!"], "crews" => ["#crew_id", "code!"], "pumps" => ["#pump_id", "tag!", "power!", "site_id!"], "valves" => ["#valve_id", "tag!", "site_id!"],
-                            "pump_colours" => ["#pump_id", "#colour"], "valve_colours" => ["#valve_id", "#colour"], "crew_pumps" => ["#crew_id", "#pump_id"], "crew_valves" => ["#crew_id", "#valve_id"],
+                            "pump_colours" => ["#pump_id", "#colour"], "valve_colours" => ["#valve_id", "#colour"],
+                            "crew_pumps" => ["#crew_id", "#pump_id"], "crew_valves" => ["#crew_id", "#valve_id"],
                             "jobs" => ["#job_id", "number!", "pump_id", "valve_id"] }, ASSETS)
     assert_equal(["num_nonnulls(pump_id, valve_id) = 1"], draft.of_kind("check").map { |one| one["expression"] })
     assert_match(/It holds all of an Asset too/, draft.named("pumps").first["why"])
@@ -113,7 +115,9 @@ class DerivedTablesTest < Minitest::Test
            "entity Skill\nSkill has code key\na Crew holds 2 to 7 Skill; a Skill is held by zero or more Crew"
     draft = derive(model(text))
     assert_empty D::Logical::Derivation.new(draft).steps
-    assert_equal([["crews", 1, "jobs"], ["crews", 2, "crew_skills"]], draft.of_kind("minimum").map { |one| [draft.element(one.target("table")).name, one["least"], draft.element(one.target("of")).name] }.sort_by(&:last).reverse)
+    assert_equal([["crews", 1, "jobs"], ["crews", 2, "crew_skills"]], draft.of_kind("minimum").map { |one|
+      [draft.element(one.target("table")).name, one["least"], draft.element(one.target("of")).name]
+    }.sort_by(&:last).reverse)
     statements = D::Physical::Script.new(draft).statements
     assert_equal statements.map(&:text), D::Physical::Script.new(model(Basalt::Statements::Teller.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))).statements.map(&:text)
     rows = lambda do |*inserts|
@@ -132,10 +136,14 @@ class DerivedTablesTest < Minitest::Test
   def test_a_fact_computed_across_entities_becomes_a_view_a_column_or_a_stored_value_with_the_reason
     count = "(SELECT count(*) FROM jobs WHERE jobs.crew_id = crews.crew_id)"
     jobs = "entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew\n"
-    draft = derive(model("#{CREW}#{jobs}Crew has load derived from Job by \"#{count}\", label derived by \"upper(code)\" becoming \"generated column\", \"peak load\" derived from Job by \"the most there were\" becoming \"stored value\", mood derived from Job by \"in words only\""))
+    draft = derive(model("#{CREW}#{jobs}Crew has load derived from Job by \"#{count}\", " \
+                         "label derived by \"upper(code)\" becoming \"generated column\", " \
+                         "\"peak load\" derived from Job by \"the most there were\" becoming \"stored value\", mood derived from Job by \"in words only\""))
     assert_equal(["crew_id", "code", "name", "label", "peak_load"], D::Tabling.columns(draft, draft.named("crews").first.id).map(&:name))
     assert_equal(["SELECT crews.*, (#{count}) AS load FROM crews"], draft.of_kind("view").map { |view| view["query"] })
-    [/load looks at other tables/, /label is worked out by the server/, /peak load is stored: whoever writes/, /mood looks at other tables, and its rule is in words/].each { |why| assert_match why, draft.named("crews").first["why"] }
+    [/load looks at other tables/, /label is worked out by the server/, /peak load is stored: whoever writes/, /mood looks at other tables, and its rule is in words/].each { |why|
+      assert_match why, draft.named("crews").first["why"]
+    }
     assert proved(draft).passed?
     assert_empty D::Logical::Derivation.new(draft).steps
     copy = model(Basalt::Statements::Teller.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))

@@ -50,7 +50,7 @@ module Basalt
       def sheets = @sheets ||= @set.sheet_list.select { |sheet| sheet.writing.design? && on(sheet).any? { |thing| direct(thing).any? } }
 
       # @return [Integer] how many things on the sheet meet the requirement
-      def cell(requirement, sheet) = met_by(requirement.id).count { |thing| @set.shown?(sheet.id, thing.id) || @set.shown_within?(sheet.id, thing.id) || (thing.relation? && @set.drawn_between?(sheet.id, thing)) }
+      def cell(requirement, sheet) = met_by(requirement.id).count { |thing| drawn?(sheet, thing) }
 
       # @return [String] requirements against sheets
       def csv
@@ -62,6 +62,8 @@ module Basalt
       def title(thing) = thing.relation? ? [thing.name || thing.kind, *thing.poles.map { |id| @set.element(id)&.name }].join(" ") : thing.name
 
       private
+
+      def drawn?(sheet, thing) = thing.relation? ? @set.drawn_between?(sheet.id, thing) : @set.shown?(sheet.id, thing.id) || @set.shown_within?(sheet.id, thing.id)
 
       # What meets something itself, and then whatever serves what counts, until nothing is added.
       def settle
@@ -76,7 +78,8 @@ module Basalt
 
       # Itself, or by a part of it.
       def direct(thing)
-        [thing, *@set.parts_of(thing.id)].flat_map { |one| @set.relations_of(one.id, "meets") }.select { |one| one.target("thing") == thing.id || @set.element(one.target("thing")).owner_id == thing.id }.map { |one| one.target("requirement") }.uniq
+        own = [thing, *@set.parts_of(thing.id)].map(&:id)
+        own.flat_map { |id| @set.relations_of(id, "meets") }.select { |one| own.include?(one.target("thing")) }.map { |one| one.target("requirement") }.uniq
       end
 
       def through(thing, found)

@@ -19,12 +19,14 @@ module Basalt
 
       # Marks a phrase and ties it to things.
       #
-      # @param as [String] the word for what it is about
+      # @param place [Integer] of the first character in the text
+      # @param noun [String] the word for what it is about
       # @return [Model::Element] the phrase
-      def mark(draft, source, quote:, at:, as: nil, things: [], note: nil)
+      def mark(draft, source, quote:, place:, noun: nil, things: [], note: nil)
         clean = Model::Names.clean(quote.gsub(/\s+/, " "), limit: 2000)
-        known = phrases(draft, source.id).find { |one| one["at"] == at && one["quote"] == clean }
-        known ||= Change::Add.new(kind: "phrase", name: Model::Names.short(clean, 120), owner_id: source.id, facts: { "quote" => clean, "at" => at.to_s, "as" => as, "version" => (source["version"] || 1).to_s }).apply(draft)
+        known = phrases(draft, source.id).find { |one| one["at"] == place && one["quote"] == clean }
+        facts = { "quote" => clean, "at" => place.to_s, "as" => noun, "version" => (source["version"] || 1).to_s }
+        known ||= Change::Add.new(kind: "phrase", name: Model::Names.short(clean, 120), owner_id: source.id, facts:).apply(draft)
         draft.apply(Change::Set.new(id: known.id, fact: "note", value: note)) if note
         things.each { |thing| tie(draft, known.id, thing.id) }
         known
@@ -37,7 +39,7 @@ module Basalt
       end
 
       def say(context, said)
-        phrase = mark(context.draft, said[:source], quote: said[:quote], at: said[:at], as: said[:as], things: said[:things] || [], note: said[:note])
+        phrase = mark(context.draft, said[:source], quote: said[:quote], place: said[:at], noun: said[:as], things: said[:things] || [], note: said[:note])
         %i[version became].each { |fact| context.set(phrase.id, fact.to_s, said[fact]) if said[fact] }
       end
 
@@ -45,13 +47,16 @@ module Basalt
         phrases(context.draft, said[:source].id).select { |one| one["at"] == said[:at] && one["quote"] == said[:quote] }.each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
       end
 
+      def qualities(teller, phrase, things)
+        [*(["as", teller.word(phrase["as"])] if phrase["as"]), *(["version", phrase["version"].to_s] if phrase["version"]), *(["for", *things] if things.any?),
+         *(["noting", Statements::Quoting.quote(phrase["note"])] if phrase["note"]), *(["became", Statements::Quoting.quote(phrase["became"])] if phrase["became"])]
+      end
+
       def tell(teller, source)
         phrases(teller.set, source.id).map do |phrase|
           things = things(teller.set, phrase.id).reject { |thing| thing.description.nouns.empty? }
           listed = things.each_with_index.flat_map { |thing, index| [*([:comma] if index.positive?), teller.thing(thing.id)] }
-          teller.say("in", teller.thing(source.id), "stands", Statements::Quoting.quote(phrase["quote"].to_s), "at", phrase["at"].to_s, *(phrase["as"] ? ["as", teller.word(phrase["as"])] : []),
-                     *(phrase["version"] ? ["version", phrase["version"].to_s] : []), *(listed.any? ? ["for", *listed] : []), *(phrase["note"] ? ["noting", Statements::Quoting.quote(phrase["note"])] : []),
-                     *(phrase["became"] ? ["became", Statements::Quoting.quote(phrase["became"])] : []))
+          teller.say("in", teller.thing(source.id), "stands", Statements::Quoting.quote(phrase["quote"].to_s), "at", phrase["at"].to_s, *qualities(teller, phrase, listed))
         end
       end
     end

@@ -31,7 +31,7 @@ module Basalt
       #
       # @return [Array] changes
       def accepting(phrase)
-        [Change::Set.new(id: phrase.id, fact: "quote", value: phrase["became"]), Change::Set.new(id: phrase.id, fact: "name", value: Model::Names.short(phrase["became"], 120)), Change::Set.new(id: phrase.id, fact: "became", value: nil)]
+        { "quote" => phrase["became"], "name" => Model::Names.short(phrase["became"], 120), "became" => nil }.map { |fact, value| Change::Set.new(id: phrase.id, fact:, value:) }
       end
     end
   end

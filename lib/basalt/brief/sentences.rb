@@ -6,6 +6,8 @@ module Basalt
     module Sentences
       REQUIREMENT = Kinds::ALL.first
 
+      STANDS = "in <source:thing(source)> stands <quote:word> at <at:integer> [as <as:word>] [version <version:integer>] [for <things:things>] [noting <note:word>] [became <became:word>]"
+
       FORMS = [
         Statements::Form.new("requirement <name:new> : <text:text>", declares: [REQUIREMENT, {}, nil], unsay: ->(context, said, other) { Meeting.untold(context, said, other) }) do |context, said|
           requirement = context.declare(REQUIREMENT, said[:name], {}, {})
@@ -15,8 +17,7 @@ module Basalt
         Statements::Form.new("<thing:thing> serves <other:thing>") do |context, said|
           context.draft.apply(Meeting.joining(context.draft, "serves", said[:thing].id, said[:other].id))
         end,
-        Statements::Form.new("in <source:thing(source)> stands <quote:word> at <at:integer> [as <as:word>] [version <version:integer>] [for <things:things>] [noting <note:word>] [became <became:word>]", late: true,
-                                                                                                                                                                                                           unsay: ->(context, said, _) { Marking.unsay(context, said) }) { |context, said| Marking.say(context, said) }
+        Statements::Form.new(STANDS, late: true, unsay: ->(context, said, _) { Marking.unsay(context, said) }) { |context, said| Marking.say(context, said) }
       ].freeze
 
       SLOTS = { type: Statements::ChoiceSlot.new(Kinds::TYPES), priority: Statements::ChoiceSlot.new(Kinds::PRIORITIES), state: Statements::ChoiceSlot.new(Kinds::STATES) }.freeze
@@ -37,7 +38,8 @@ module Basalt
       end
 
       QUALITIES = [chosen("a", "type"), chosen("priority", "priority"), chosen("state", "state"), quality("requirement", "owned by <owner:word>"), quality("requirement", "group <group:word>"),
-                   quality("numbering", "pattern <pattern:word>"), quality("source", "origin <origin:word>"), quality("source", "dated <dated:word>"), quality("source", "version <version:integer>")].freeze
+                   quality("numbering", "pattern <pattern:word>"),
+                   quality("source", "origin <origin:word>"), quality("source", "dated <dated:word>"), quality("source", "version <version:integer>")].freeze
     end
   end
 end

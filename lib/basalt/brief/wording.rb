@@ -8,11 +8,15 @@ module Basalt
       VAGUE = %w[fast faster quick quickly rapid rapidly slow easy easily simple simply intuitive friendly user-friendly convenient comfortable appropriate appropriately suitable suitably adequate
                  adequately sufficient sufficiently reasonable reasonably acceptable good well better best nice modern flexible flexibly robust reliable reliably efficient efficiently effective
                  effectively optimal optimally clear clearly seamless seamlessly smooth smoothly secure securely scalable soon promptly timely often regularly frequently sometimes usually normally
-                 generally some several many few most various etc user-friendliness large small high low minimal maximal state-of-the-art usable readable clean lightweight powerful responsive].to_set.freeze
-      PHRASES = [/\bas (?:soon|fast|quickly|much|far|many) as possible\b/, /\bif (?:possible|needed|necessary)\b/, /\bwhere (?:possible|appropriate|necessary)\b/, /\band so on\b/, /\bat any time\b/, /\bin (?:good )?time\b/,
+                 generally some several many few most various etc user-friendliness large small high low minimal maximal state-of-the-art usable readable clean
+                 lightweight powerful responsive].to_set.freeze
+      PHRASES = [/\bas (?:soon|fast|quickly|much|far|many) as possible\b/, /\bif (?:possible|needed|necessary)\b/, /\bwhere (?:possible|appropriate|necessary)\b/, /\band so on\b/,
+                 /\bat any time\b/, /\bin (?:good )?time\b/,
                  /\bup to date\b/, /\bwithout (?:delay|undue)\b/].freeze
       # A figure with a unit, a time or a standard is a measure.
-      MEASURE = /\d|\b(?:one|two|three|four|five|six|ten|twelve|thirty|sixty|hundred|half an?)\s+(?:seconds?|minutes?|hours?|days?|weeks?|months?|years?|percent|times|steps?|clicks?|people|hundredths?)\b|%|\bwithin (?:the|a|an|one) (?:hour|minute|day|second|week|month|working day)\b/
+      FIGURE = /one|two|three|four|five|six|ten|twelve|thirty|sixty|hundred|half an?/
+      UNIT = /seconds?|minutes?|hours?|days?|weeks?|months?|years?|percent|times|steps?|clicks?|people|hundredths?/
+      MEASURE = /\d|%|\b(?:#{FIGURE})\s+(?:#{UNIT})\b|\bwithin (?:the|a|an|one) (?:hour|minute|day|second|week|month|working day)\b/
       # Words that make a clause of its own of what follows "and".
       FINITE = %w[can must should shall may will is are was were has have].to_set.freeze
       # Verbs of requirements, beside those of relationships.
@@ -57,7 +61,9 @@ module Basalt
 
         return false if words.first.match?(/\A(of|for|to|by|in|on|with)\z/)
 
-        words.first(6).any? { |word| FINITE.include?(word) } || clause?(words) || (verb?(first) && !noun_pair?(before, words)) || (first.match?(/(ed|en)\z/) && before.match?(/\b(is|are|be)\b/) && words.length > 2)
+        return true if words.first(6).any? { |word| FINITE.include?(word) } || clause?(words) || (verb?(first) && !noun_pair?(before, words))
+
+        first.match?(/(ed|en)\z/) && before.match?(/\b(is|are|be)\b/) && words.length > 2
       end
 
       def verb?(word) = [word, English.base(word)].any? { |one| English::BASES.include?(one) || VERBS.include?(one) }

@@ -13,7 +13,8 @@ module Basalt
     # +columns+ are keys of its table in their order with their titles, where these are not the usual ones.
     # An +open_end+ is the role of an end that is at the first end itself as long as nothing is there.
     # +distinct_by+ lists what, beside the name, tells two of one name apart.
-    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips, :ordered, :moving, :serving, :marked, :columns, :open_end) do
+    Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips,
+                    :ordered, :moving, :serving, :marked, :columns, :open_end) do
       self::ANYTHING = Object.new.tap { |kinds| def kinds.include?(_kind) = true }.freeze
 
       def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, brief: [], end_fields: [], chips: [], owner: [], **rest)

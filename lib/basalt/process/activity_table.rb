@@ -13,7 +13,8 @@ module Basalt
       # @return [String]
       def csv(set, rows)
         Formats::CSV.write([HEADINGS, *rows.map do |row|
-          [set.element(row.target("who")).name, row.name, row["processing"] ? "yes" : "", row["gives"], Acts.receiver(row)&.then { |id| set.element(id).name }, row["occasion"], row.container_id && set.element(row.container_id).name]
+          who, to, within = [row.target("who"), Acts.receiver(row), row.container_id].map { |id| id && set.element(id).name }
+          [who, row.name, row["processing"] ? "yes" : "", row["gives"], to, row["occasion"], within]
         end])
       end
 
@@ -43,8 +44,8 @@ module Basalt
 
         who = doer(context, cells["who"])
         to = cells["to"].to_s.empty? ? who : doer(context, cells["to"])
-        row = context.add("activity", name: cells["does"], facts: { "gives" => cells["gives"], "occasion" => cells["when"], "processing" => cells["processing"] }.reject { |_, value| value.to_s.empty? },
-                                      ends: [["who", who.id], ["to", to.id]], container_id: within(context, cells["within"])&.id)
+        facts = { "gives" => cells["gives"], "occasion" => cells["when"], "processing" => cells["processing"] }.reject { |_, value| value.to_s.empty? }
+        row = context.add("activity", name: cells["does"], facts:, ends: [["who", who.id], ["to", to.id]], container_id: within(context, cells["within"])&.id)
         !row.nil?
       rescue Model::BadFact => e
         raise Mistake, "line #{line}: #{e.message}"

@@ -15,7 +15,9 @@ module Basalt
         Statements::Form.new("<party:thing(party)> is inside because <decided:text>", unsay: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
           Standing.decide(context, said[:party], Kinds::ROLE, said[:decided])
         end,
-        Statements::Form.new("<whole:named> consists of <items:items>", unsay: ->(context, said, other) { Composition.withdraw(context, said, other) }) { |context, said| Composition.say(context, said) },
+        Statements::Form.new("<whole:named> consists of <items:items>", unsay: ->(context, said, other) { Composition.withdraw(context, said, other) }) do |context, said|
+          Composition.say(context, said)
+        end,
         Statements::Form.new("<who:thing(#{DOERS})> <does:doing> {activity}", unsay: ->(context, said, other) { Acts.withdraw(context, said, other) }) { |context, said| Acts.say(context, said) }
       ].freeze
 
@@ -31,23 +33,32 @@ module Basalt
 
       def self.quality(...) = Statements::Quality.new(...)
 
+      # A quality that puts something into a process.
+      def self.contained(kind, word, &moving)
+        quality(kind, "#{word} <container:thing(process)>", take: moving, tell: ->(teller, element) { element.container_id ? [[word, teller.thing(element.container_id)]] : [] },
+                                                            clear: ->(context, element) { context.set(element.id, "container", nil) })
+      end
+
+      # A quality that tells a fact in words around one of its choices.
+      def self.chosen(kind, pattern, fact, &words)
+        quality(kind, pattern, take: ->(context, element, said) { context.set(element.id, fact, said[fact.to_sym]) }, tell: ->(_, element) { element[fact] ? [words.call(element[fact])] : [] },
+                               clear: ->(context, element) { context.set(element.id, fact, nil) })
+      end
+
+      APART = quality("process", "apart", take: ->(context, process, _) { context.set(process.id, "container", nil) }, clear: ->(*) {},
+                                          tell: ->(teller, process) { Levels.apart?(teller.set, process) ? [["apart"]] : [] })
+      GIVING = quality("activity", "giving <gives:word> [to <receiver:thing(#{DOERS})>]", take: ->(context, activity, said) { Acts.give(context, activity, said) },
+                                                                                          tell: ->(teller, activity) { Acts.given(teller, activity) },
+                                                                                          clear: ->(context, activity) { Acts.keep(context, activity) })
+
       QUALITIES = [
-        quality("process", "in <container:thing(process)>", take: ->(context, process, said) { context.draft.apply(Moving.new(id: process.id, container_id: said[:container].id)) },
-                                                            tell: ->(teller, process) { process.container_id ? [["in", teller.thing(process.container_id)]] : [] },
-                                                            clear: ->(context, process) { context.set(process.id, "container", nil) }),
-        quality("process", "apart", take: ->(context, process, _) { context.set(process.id, "container", nil) }, tell: ->(teller, process) { Levels.apart?(teller.set, process) ? [["apart"]] : [] }, clear: ->(*) {}),
+        contained("process", "in") { |context, process, said| context.draft.apply(Moving.new(id: process.id, container_id: said[:container].id)) }, APART,
         quality("process", "position <position:integer>"), quality("process", "done by <performer:word>"), quality(%w[process system], "purpose <purpose:word>"),
-        quality("system", "owned by <owner:word>"), quality("party", "a|an <nature:nature>", tell: ->(_, party) { party["nature"] ? [[English.article(party["nature"]), party["nature"]]] : [] }, take: ->(context, party, said) { context.set(party.id, "nature", said[:nature]) }, clear: ->(context, party) { context.set(party.id, "nature", nil) }), quality("store", "holds <holds:word>"),
-        quality("flow", "over <protocol:word>"), quality("flow", "owned by <owner:word>"), quality("flow", "state <state:flow_state>", take: ->(context, flow, said) { context.set(flow.id, "state", said[:state]) },
-                                                                                                                                       tell: ->(_, flow) { flow["state"] ? [["state #{flow['state']}"]] : [] },
-                                                                                                                                       clear: ->(context, flow) { context.set(flow.id, "state", nil) }),
-        quality("activity", "processing", fact: "processing"),
-        quality("activity", "giving <gives:word> [to <receiver:thing(#{DOERS})>]", take: ->(context, activity, said) { Acts.give(context, activity, said) }, tell: ->(teller, activity) { Acts.given(teller, activity) },
-                                                                                   clear: ->(context, activity) { Acts.keep(context, activity) }),
-        quality("activity", "when <occasion:word>"), quality("activity", "within <container:thing(process)>", take: ->(context, activity, said) { context.set(activity.id, "container", said[:container].id) },
-                                                                                                              tell: ->(teller, activity) { activity.container_id ? [["within", teller.thing(activity.container_id)]] : [] },
-                                                                                                              clear: ->(context, activity) { context.set(activity.id, "container", nil) }),
-        quality("activity", "row <row:integer>"), quality(%w[information], "meaning <meaning:word>")
+        quality("system", "owned by <owner:word>"), quality("store", "holds <holds:word>"), quality("information", "meaning <meaning:word>"),
+        chosen("party", "a|an <nature:nature>", "nature") { |nature| [English.article(nature), nature] },
+        quality("flow", "over <protocol:word>"), quality("flow", "owned by <owner:word>"), chosen("flow", "state <state:flow_state>", "state") { |state| ["state", state] },
+        quality("activity", "processing", fact: "processing"), GIVING, quality("activity", "when <occasion:word>"), quality("activity", "row <row:integer>"),
+        contained("activity", "within") { |context, activity, said| context.set(activity.id, "container", said[:container].id) }
       ].freeze
     end
   end

@@ -7,13 +7,16 @@ module Basalt
       # Verbs whose plain form is a noun as often: as the only word they name a thing.
       BOTH = %w[report order request answer call record review check issue plan schedule offer claim quote track test change drop supply return visit watch reply need
                 approach help work map invoice archive mail transfer release repair measure mark form use share design experience stock store contact place stop show study influence access
-                process sample survey list update charge pay flow feed queue batch file note notice query result permit deposit transport look move run start stay trade delay debit credit refund audit forecast estimate exchange purchase sale delivery log alarm alert block support].to_set.freeze
+                process sample survey list update charge pay flow feed queue batch file note notice query result permit
+                deposit transport look move run start stay trade delay debit credit refund audit forecast estimate exchange purchase sale delivery log alarm alert
+                block support].to_set.freeze
       MORE = %w[abandon adjust administer advise agree allocate amend analyse archive assemble audit balance bill block calculate call collate compare compile compute convert copy count
                 credit debit deduct deliver diagnose digitise dismiss display distribute download draw edit email enquire estimate evaluate examine exchange execute extract fetch file
                 filter forecast forward generate grade hire import inform initiate inventory investigate invite itemise label locate look mail match mend merge migrate monitor obtain
                 oversee pack participate post prepare print prioritise process procure program prove query queue reconcile reduce refund remind remove renew reply research resolve
                 restore retain retrieve route sample scan search select separate ship sort split store summarise survey test total trace transcribe transmit transform type unload
-                upload verify void weigh withdraw recognise realise organise identify categorise classify reassign reopen resend escalate dispense admit acquire arrive attach capture certify confirm consolidate contract defer
+                upload verify void weigh withdraw
+                recognise realise organise identify categorise classify reassign reopen resend escalate dispense admit acquire arrive attach capture certify confirm consolidate contract defer
                 define derive determine develop dispute divert document enable enforce ensure enter establish exclude explain expose extend focus forbid guide ignore implement improve increase
                 insert integrate interview introduce invoke judge justify launch learn list load log lower maintain map negotiate nominate note outline pick place plot poll postpone predict
                 present prevent probe promise promote propose protect publish pursue question rate rebuild reclaim recommend recruit redirect refine refuse reinstate rely repeat rephrase
@@ -21,6 +24,7 @@ module Basalt
                 tidy tighten translate treat unblock vote warn welcome].to_set.freeze
       # Nouns behind which a word that could be a verb is none.
       KINDS_OF = %w[centre center order book map system index list form report sheet plan desk].to_set.freeze
+      HEADS = /\A(form|list|sheet|note|number|book|log|slip|card|data|details|status|date|history|copy|record|file|message|confirmation|request)s?\z/
       # As adjectives in front of a noun they are no verbs.
       ADJECTIVES = %w[open close clear clean complete direct empty present separate live welcome correct perfect].to_set.freeze
       NOUNS = { "assess" => "assessment", "approve" => "approval", "confirm" => "confirmation", "notify" => "notification", "deliver" => "delivery", "pay" => "payment", "apply" => "application",
@@ -85,7 +89,7 @@ module Basalt
       def compound?(words)
         return true if ADJECTIVES.include?(words.first) && words.length == 2 && words.last.match?(/[^s]s\z|\A(report|work|order|request|item|case|channel|flow|water|copy|record)\z/)
 
-        BOTH.include?(words.first) && words.length == 2 && words.last.match?(/\A(form|list|sheet|note|number|book|log|slip|card|data|details|status|date|history|copy|record|file|message|confirmation|request)s?\z/)
+        BOTH.include?(words.first) && words.length == 2 && words.last.match?(HEADS)
       end
     end
   end

@@ -54,7 +54,10 @@ module Basalt
       def open?(element) = left_open?(element) && joined(element).target_id == element.ends.first.target_id
 
       # Those of its kind on the sheet, in order.
-      def siblings(element) = @siblings ||= @sheet.writing.lines_on(@set, @sheet.id).select { |one| one.kind == element.kind }.sort_by { |one| [one[element.description.ordered] || one.ordinal, one.ordinal] }.map(&:id)
+      def siblings(element)
+        fact = element.description.ordered
+        @siblings ||= @sheet.writing.lines_on(@set, @sheet.id).select { |one| one.kind == element.kind }.sort_by { |one| [one[fact] || one.ordinal, one.ordinal] }.map(&:id)
+      end
 
       def contained(element, id)
         element.description.moving ? element.description.moving.new(id: element.id, container_id: id) : Change::Set.new(id: element.id, fact: "container", value: id)

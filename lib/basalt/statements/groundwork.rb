@@ -17,7 +17,7 @@ module Basalt
 
         draft = Change::Draft.new(set)
         context = Context.new(draft, sheet_id:)
-        lines = names(text).reject { |name| known?(draft, context, name) }.first(MOST).map { |name| "#{noun(context)} #{Quoting.doubtful?(name) || Quoting.always?(name) ? Quoting.quote(name) : name}" }
+        lines = names(text).reject { |name| known?(draft, context, name) }.first(MOST).map { |name| "#{noun(context)} #{quoted(name)}" }
         return [] if lines.empty?
 
         Document.new([*lines, text].join("\n")).into(draft, sheet_id:)
@@ -25,6 +25,8 @@ module Basalt
       rescue Mistake
         []
       end
+
+      def quoted(name) = Quoting.doubtful?(name) || Quoting.always?(name) ? Quoting.quote(name) : name
 
       # The word for what the sheet draws first.
       def noun(context) = context.sheet.writing.chips.first.first

@@ -65,9 +65,11 @@ module Basalt
       end
 
       def names
-        @names ||= @set.of_kind("entity").flat_map { |entity| [entity.name, *entity["synonyms"].to_s.split(/\s*,\s*/)].flat_map { |name| [name, English.plural(name)] }.map { |name| [name.downcase, entity] } }
-                       .reject { |name, _| name.empty? }.uniq(&:first).sort_by { |name, _| -name.length }
+        @names ||= @set.of_kind("entity").flat_map { |entity| called(entity).map { |name| [name, entity] } }.uniq(&:first).sort_by { |name, _| -name.length }
       end
+
+      # What an entity is called, of one and of many.
+      def called(entity) = [entity.name, *entity["synonyms"].to_s.split(/\s*,\s*/)].reject(&:empty?).flat_map { |name| [name, English.plural(name)] }.map(&:downcase)
     end
   end
 end

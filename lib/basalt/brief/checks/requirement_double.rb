@@ -22,7 +22,8 @@ module Basalt
 
         def twins(all)
           all.combination(2).select { |one, other| Wording.alike?(one["text"], other["text"]) }.map do |one, other|
-            finding([other.id, one.id], "#{other.name} says what #{one.name} says", "Two of the same are met twice, altered once.", repair: repair("Drop #{other.name}", Change::Set.new(id: other.id, fact: "state", value: "dropped")))
+            finding([other.id, one.id], "#{other.name} says what #{one.name} says", "Two of the same are met twice, altered once.",
+                    repair: repair("Drop #{other.name}", Change::Set.new(id: other.id, fact: "state", value: "dropped")))
           end
         end
       end

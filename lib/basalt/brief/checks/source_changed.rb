@@ -18,7 +18,8 @@ module Basalt
 
         def found(phrase, source, thing)
           gone = phrase["became"] == Revising::GONE
-          finding([thing.id, phrase.id], "#{source.name} speaks of #{thing.name || thing.kind} otherwise now", gone ? "“#{phrase['quote']}” no longer stands there." : "“#{phrase['quote']}” became “#{phrase['became']}”.",
+          why = gone ? "“#{phrase['quote']}” no longer stands there." : "“#{phrase['quote']}” became “#{phrase['became']}”."
+          finding([thing.id, phrase.id], "#{source.name} speaks of #{thing.name || thing.kind} otherwise now", why,
                   repair: gone ? repair("Strike the thread", Change::Remove.new(id: phrase.id)) : repair("It still holds", *Revising.accepting(phrase)))
         end
       end

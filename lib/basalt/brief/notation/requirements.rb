@@ -18,7 +18,12 @@ module Basalt
         def thing_shapes(set, thing, placement) = Card.new(set, thing).shapes(placement.box)
         def legend = [["met", :text, "+", :met], ["met by nothing", :text, "–", :unmet]]
         def marks(set, requirement) = [set.relations_of(requirement.id, "meets").any? ? :met : :unmet]
-        def computed(set, requirement) = [["met by", English.list(Coverage.new(set).met_by(requirement.id).map { |thing| thing.name || thing.kind }.first(6)).then { |words| words.empty? ? "nothing" : words }]]
+
+        def computed(set, requirement)
+          names = Coverage.new(set).met_by(requirement.id).map { |thing| thing.name || thing.kind }
+          [["met by", names.empty? ? "nothing" : English.list(names.first(6))]]
+        end
+
         def computed_headings(_kind) = ["met by"]
         def lane(_set, requirement) = requirement["group"] || "no group"
 

@@ -41,7 +41,8 @@ module Basalt
 
         # @return [Table] with the key in front
         def finished
-          Table.new(thread:, name:, columns: @columns.partition(&:key).flatten(1), references: @references.uniq(&:thread), uniques: @uniques, minimums: @minimums, checks: @checks + exclusions, why: @why.uniq)
+          Table.new(thread:, name:, columns: @columns.partition(&:key).flatten(1), references: @references.uniq(&:thread),
+                    uniques: @uniques, minimums: @minimums, checks: @checks + exclusions, why: @why.uniq)
         end
 
         private

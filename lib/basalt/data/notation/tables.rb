@@ -19,7 +19,8 @@ module Basalt
         def line_shapes(set, reference, route, labels)
           columns = reference.targets("column").map { |id| set.element(id) }
           least = columns.any? && columns.all? { |column| column["required"] } ? 1 : 0
-          super + CrowsFoot.shapes(route, Cardinality.new(least: needed?(set, reference) ? 1 : nil, most: once?(set, reference) ? 1 : Float::INFINITY)) + CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
+          referring = Cardinality.new(least: needed?(set, reference) ? 1 : nil, most: once?(set, reference) ? 1 : Float::INFINITY)
+          super + CrowsFoot.shapes(route, referring) + CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
         end
 
         # Lines to one key share their last run.

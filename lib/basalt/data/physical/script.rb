@@ -124,7 +124,9 @@ module Basalt
           end
         end
 
-        def views = @views.select { |view| view["query"] }.map { |view| Statement.new(text: "CREATE VIEW #{SQLName.quote(view.name)} AS #{view['query'].strip.delete_suffix(';')};", element_id: view.id) }
+        def views = @views.select { |view| view["query"] }.map { |view| view(view) }
+
+        def view(view) = Statement.new(text: "CREATE VIEW #{SQLName.quote(view.name)} AS #{view['query'].strip.delete_suffix(';')};", element_id: view.id)
 
         def comments
           view_comments + @tables.flat_map do |table|

@@ -9,7 +9,8 @@ module Basalt
 
         def findings
           flows.select { |flow| ends(flow).all? { |one| one.kind == "party" } && at_data_flow?(flow) }.map do |flow|
-            finding(flow.id, "#{name(flow.target("from"))} gives #{flow.name} to #{name(flow.target("to"))} outside", "What passes between two outside is none of the process. Where it matters, the process takes part in it.")
+            finding(flow.id, "#{name(flow.target("from"))} gives #{flow.name} to #{name(flow.target("to"))} outside",
+                    "What passes between two outside is none of the process. Where it matters, the process takes part in it.")
           end
         end
 

@@ -40,7 +40,9 @@ module Basalt
 
         def texts(box, radius)
           name = P.lines(@process.name, :name, (radius * 1.62), most: 3)
-          lines = [*([@number, :identifier] if @number).then { |one| one ? [one] : [] }, *name.map { |line| [line, :name] }, *(@performer ? [[P.fit(@performer, :identifier, radius * 1.4), :identifier]] : [])]
+          lines = name.map { |line| [line, :name] }
+          lines.unshift([@number, :identifier]) if @number
+          lines.push([P.fit(@performer, :identifier, radius * 1.4), :identifier]) if @performer
           top = box.cy - ((lines.length - 1) * LINE / 2.0) + 4
           lines.each_with_index.map { |(text, style), index| S.text(box.cx, top + (index * LINE), text, style, :middle) }
         end

@@ -22,7 +22,7 @@ module Basalt
 
         # @return [Array] shapes
         def shapes(box)
-          [S.path("M#{S.numbers(box.x, box.y)}H#{S.n box.right}V#{S.n box.bottom}H#{S.n box.x}Z", :halo), S.path("M#{S.numbers(box.x, box.y)}h#{S.n box.w}M#{S.numbers(box.x, box.bottom)}h#{S.n box.w}", :inner), *number(box),
+          [S.rect(box.x, box.y, box.w, box.h, :halo), S.path("M#{S.numbers(box.x, box.y)}h#{S.n box.w}M#{S.numbers(box.x, box.bottom)}h#{S.n box.w}", :inner), *number(box),
            S.text(box.cx + (@boxes ? 18 : 0), box.cy + 4, P.fit(@store.name, :name, box.w - (@boxes ? 52 : 16)), :name, :middle)]
         end
 
