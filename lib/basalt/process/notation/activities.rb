@@ -36,7 +36,7 @@ module Basalt
 
         def computed(set, thing)
           verdict = thing.relation? ? nil : Standing.new(set).of(thing)
-          verdict ? [["stands", "#{verdict.outside? ? 'outside' : 'inside'}#{verdict.decided ? ', decided' : ''}: #{verdict.why}"]] : []
+          verdict ? [["stands", "#{verdict.outside? ? 'outside' : 'inside'}#{', decided' if verdict.decided}"]] : []
         end
 
         def computed_headings(kind) = %w[party system].include?(kind) ? ["stands"] : []
