@@ -6,6 +6,7 @@ require_relative "graphs"
 require_relative "layout"
 require_relative "pages"
 require_relative "schema"
+require_relative "sources"
 require "rack/test"
 require "tmpdir"
 
@@ -40,6 +41,7 @@ class Bench
     SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }
     inventory
     SchemaBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
+    SourceBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
     LINKED.each { |size| linked(size) }
     LayoutBench.new.run
   end

@@ -94,7 +94,7 @@ module Web
 
     # What the routes need of the model.
     module Framing
-      FLOWS = ["context", "data flow"].freeze
+      FLOWS = Basalt::Process::Opening::FLOWS
 
       # @return [String] id of the sheet to go to
       def frame(desk, sheet, keys)

@@ -151,6 +151,9 @@ class ProcessTest < Minitest::Test
     "activity-on-no-sheet" => ["sheet T: activities, about P\nrole Clerk\nO rings, giving complaint to Clerk\nClerk notes it, processing",
                                "sheet T: activities, about P\nrole Clerk\nO rings, giving form to Clerk\nClerk notes it, processing"],
     "not-connected" => ["outsider R", "outsider R\nR gives letter to P"],
+    "store-too-high" => ["sheet D: data flow, about P\nprocess Take form\nstore Book\nTake form gives job to Book\nBook gives job to Take form\nsheet E: data flow, about Take form\nprocess Read form",
+                         "sheet D: data flow, about P\nprocess Take form\nprocess Find form\nstore Book\nTake form gives job to Book\nBook gives job to Find form\n" \
+                         "sheet E: data flow, about Take form\nprocess Read form"],
     "purpose-missing" => ["", "process P, purpose \"to be of use\""]
   }.freeze
 

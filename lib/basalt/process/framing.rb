@@ -107,9 +107,7 @@ module Basalt
         known = draft.sheets_about(process.id).find { |one| one.notation == notation }
         return known.id if known
 
-        title = Change::SheetTitle.free(draft, notation == "context" ? "#{process.name} in context" : "#{process.name}: what is done")
-        id = draft.new_id
-        draft.apply(Change::AddSheet.new(name: title, notation:, id:), Change::SetSubject.new(sheet_id: id, element_id: process.id))
+        id = Opening.sheet(draft, process, notation, notation == "context" ? "#{process.name} in context" : "#{process.name}: what is done")
         Change::Show.new(sheet_id: id, element_id: process.id).apply(draft) if notation == "context"
         id
       end
