@@ -37,9 +37,9 @@ module Basalt
                                                                  clear: ->(context, element) { context.set(element.id, fact, nil) })
       end
 
-      QUALITIES = [chosen("a", "type"), chosen("priority", "priority"), chosen("state", "state"), quality("requirement", "owned by <owner:word>"), quality("requirement", "group <group:word>"),
+      QUALITIES = [chosen("a", "type"), chosen("priority", "priority"), chosen("state", "state"), quality("requirement", "owned by <owner:words>"), quality("requirement", "group <group:words>"),
                    quality("numbering", "pattern <pattern:word>"),
-                   quality("source", "origin <origin:word>"), quality("source", "dated <dated:word>"), quality("source", "version <version:integer>")].freeze
+                   quality("source", "origin <origin:words>"), quality("source", "dated <dated:words>"), quality("source", "version <version:integer>")].freeze
     end
   end
 end

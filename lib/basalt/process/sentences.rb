@@ -47,17 +47,17 @@ module Basalt
 
       APART = quality("process", "apart", take: ->(context, process, _) { context.set(process.id, "container", nil) }, clear: ->(*) {},
                                           tell: ->(teller, process) { Levels.apart?(teller.set, process) ? [["apart"]] : [] })
-      GIVING = quality("activity", "giving <gives:word> [to <receiver:thing(#{DOERS})>]", take: ->(context, activity, said) { Acts.give(context, activity, said) },
+      GIVING = quality("activity", "giving <gives:words> [to <receiver:thing(#{DOERS})>]", take: ->(context, activity, said) { Acts.give(context, activity, said) },
                                                                                           tell: ->(teller, activity) { Acts.given(teller, activity) },
                                                                                           clear: ->(context, activity) { Acts.keep(context, activity) })
 
       QUALITIES = [
         contained("process", "in") { |context, process, said| context.draft.apply(Moving.new(id: process.id, container_id: said[:container].id)) }, APART,
-        quality("process", "position <position:integer>"), quality("process", "done by <performer:word>"), quality(%w[process system], "purpose <purpose:word>"),
-        quality("system", "owned by <owner:word>"), quality("store", "holds <holds:word>"), quality("information", "meaning <meaning:word>"),
+        quality("process", "position <position:integer>"), quality("process", "done by <performer:words>"), quality(%w[process system], "purpose <purpose:words>"),
+        quality("system", "owned by <owner:words>"), quality("store", "holds <holds:words>"), quality("information", "meaning <meaning:words>"),
         chosen("party", "a|an <nature:nature>", "nature") { |nature| [English.article(nature), nature] },
-        quality("flow", "over <protocol:word>"), quality("flow", "owned by <owner:word>"), chosen("flow", "state <state:flow_state>", "state") { |state| ["state", state] },
-        quality("activity", "processing", fact: "processing"), GIVING, quality("activity", "when <occasion:word>"), quality("activity", "row <row:integer>"),
+        quality("flow", "over <protocol:words>"), quality("flow", "owned by <owner:words>"), chosen("flow", "state <state:flow_state>", "state") { |state| ["state", state] },
+        quality("activity", "processing", fact: "processing"), GIVING, quality("activity", "when <occasion:words>"), quality("activity", "row <row:integer>"),
         contained("activity", "within") { |context, activity, said| context.set(activity.id, "container", said[:container].id) }
       ].freeze
     end

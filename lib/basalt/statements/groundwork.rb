@@ -3,9 +3,11 @@
 module Basalt
   module Statements
     # What would have to be said before a statement that names things nobody knows yet: their
-    # declarations. Names are taken to be the words with capitals, or what stands in quotes.
+    # declarations. A name is taken to begin with a capital and to go on to the verb, or to stand in quotes.
     module Groundwork
       MOST = 6
+      # Words without a capital that a name may have behind those with one.
+      BEHIND = 2
 
       module_function
 
@@ -35,11 +37,39 @@ module Basalt
 
       # @return [Array<String>]
       def names(text)
-        runs = Tokens.of(text).chunk_while { |one, other| name_word?(one) && name_word?(other) && !one.quoted? && !other.quoted? }
-        runs.select { |run| run.first.quoted? || name_word?(run.first) }.map { |run| run.map(&:text).join(" ") }.uniq
+        tokens = Tokens.of(text)
+        found = []
+        at = 0
+        while at < tokens.length
+          long = name_at(tokens, at)
+          found << tokens[at, long].map(&:text).join(" ") if long.positive?
+          at += [long, 1].max
+        end
+        found.uniq
       end
 
-      def name_word?(token) = token.quoted? || (token.word? && token.text.match?(/\A\p{Lu}/))
+      # @return [Integer] how many tokens from this one are a name
+      def name_at(tokens, at)
+        return tokens[at].quoted? ? 1 : 0 unless capital?(tokens[at])
+
+        long = 1
+        long += 1 while tokens[at + long] && capital?(tokens[at + long])
+        (0..BEHIND).each do |more|
+          return long + more if ends?(tokens[at + long + more])
+          break unless plain?(tokens[at + long + more])
+        end
+        long
+      end
+
+      def capital?(token) = token.word? && token.text.match?(/\A\p{Lu}/)
+      def plain?(token) = token&.word? && token.text.match?(/\A\p{Ll}/)
+
+      # A name ends where a verb follows, a mark, or nothing.
+      def ends?(token)
+        return true if token.nil? || token.mark?
+
+        plain?(token) && (English.verb_phrase?(token.text) || English::AUXILIARIES.include?(token.text) || English::PARTICLES.include?(token.text))
+      end
     end
   end
 end

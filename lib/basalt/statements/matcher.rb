@@ -6,6 +6,9 @@ module Basalt
     # came and what would have gone on there. Parsing by ordered choice with the furthest
     # failure reported: Ford, "Packrat Parsing" (2002), section 3.3.
     class Matcher
+      # So many kinds are any thing at all.
+      ALL = 12
+
       # @param text [String] the line
       # @param context [Context] what is known
       def initialize(text, context)
@@ -15,6 +18,7 @@ module Basalt
         @furthest = 0
         @expected = []
         @kinds = []
+        @named = {}
         @tail = []
       end
 
@@ -54,10 +58,12 @@ module Basalt
           @furthest = at
           @expected = []
           @kinds = []
+          @named = {}
           @refusal = nil
         end
         @expected |= [label]
         @kinds |= kinds
+        @named[label] = kinds if kinds.any?
         nil
       end
 
@@ -75,7 +81,7 @@ module Basalt
         return Misread.new("the quote is not closed", word: word[0, 40], expected: ['a closing "'], at: token.from) if token&.unclosed?
 
         reason = @refusal || (token ? "“#{Model::Names.short(word)}” is not understood here" : "the statement stops too early")
-        Misread.new(reason, word:, expected: @refusal ? [] : @expected, nearest: @refusal ? nil : nearest,
+        Misread.new(reason, word:, expected: @refusal ? [] : concerned, nearest: @refusal ? nil : nearest,
                             at: token ? token.from : text.length)
       end
 
@@ -157,6 +163,13 @@ module Basalt
         when Pattern::Slot then Slots.fetch(first.slot).stops?(token)
         else false
         end
+      end
+
+      # What was expected, without things of kinds that the sheet does not draw.
+      def concerned
+        things = @context.sheet&.writing&.things or return @expected
+        here = @expected.reject { |label| @named[label] && (@named[label] & things).empty? && @named[label].length < ALL }
+        here.empty? ? @expected : here
       end
 
       def nearest
