@@ -19,14 +19,14 @@ class BriefTest < Minitest::Test
     entity Crew
     entity %<name>s
     Crew meets R1, requirement %<name>s
-    entity %<name>s serves Crew
+    entity %<name>s is there for Crew
     in source %<name>s stands "a caller, who" at 12 as entity version 3 for Crew, R1 noting "ask: who?" became "a resident"
     in source %<name>s stands "later" at 40 as remark version 3
     R1 is assumed
   TEXT
 
   def test_everything_comes_back_with_hostile_names
-    ["Brief", "a, b", "meets", 'say "so"', "stands", "at 12", "R1, R2", "x; y", "requirement", "<b>&amp;", "serves Crew", "(x)", "as"].each do |name|
+    ["Brief", "a, b", "meets", 'say "so"', "stands", "at 12", "R1, R2", "x; y", "requirement", "<b>&amp;", "is there for Crew", "(x)", "as"].each do |name|
       set = model(format(EVERYTHING, name: Statements::Quoting.quote(name)))
       assert_equal facts(set), facts(model(reading(set))), "#{name}\n#{reading(set)}"
     end
@@ -39,7 +39,7 @@ class BriefTest < Minitest::Test
     lines = ["project T", "sheet R: requirements", *(1..5).map { |n| "requirement R#{n}: ask #{n}" }, "sheet D: data flow"]
     lines += names.each_with_index.map { |name, index| "process #{name}#{index.positive? && random.rand(2).zero? ? " in #{names.first(index).sample(random:)}" : ', apart'}" }
     lines += ["store S1", "store S2", "#{names.sample(random:)} gives a to S1", "S2 gives b to #{names.sample(random:)}"]
-    lines += Array.new(random.rand(0..4)) { names.sample(2, random:).join(" serves ") }
+    lines += Array.new(random.rand(0..4)) { names.sample(2, random:).join(" is there for ") }
     lines += Array.new(random.rand(1..4)) { "#{names.sample(random:)} meets R#{random.rand(1..5)}" }
     model(lines.join("\n"))
   end
@@ -81,7 +81,7 @@ class BriefTest < Minitest::Test
     base = "sheet R: requirements\nsheet D: entities\nentity Crew\nrequirement R0: A crew is sent\nCrew meets R0\n"
     {
       "requirement-unmet" => ["requirement R1: A caller is told", "requirement R1: A caller is told\nCrew meets R1"],
-      "outside-the-brief" => ["sheet D: entities\nentity Van", "sheet D: entities\nentity Van\nVan serves Crew"],
+      "outside-the-brief" => ["sheet D: entities\nentity Van", "sheet D: entities\nentity Van\nVan is there for Crew"],
       "requirement-vague" => ["requirement R1: The answer is quick", "requirement R1: The answer is quick: within 2 seconds"],
       "requirement-double" => ["requirement R1: The crew is sent", "requirement R1: The crew is told"]
     }.each do |rule, (wrong, right)|

@@ -14,7 +14,7 @@ module Basalt
           context.set(requirement.id, "text", said[:text])
         end,
         Statements::Form.new("<thing:thing> meets <requirements:things(requirement)>", unsay: ->(context, said, _) { Meeting.unsay(context, said) }) { |context, said| Meeting.say(context, said) },
-        Statements::Form.new("<thing:thing> serves <other:thing>") do |context, said|
+        Statements::Form.new("<thing:thing> is there for <other:thing>") do |context, said|
           context.draft.apply(Meeting.joining(context.draft, "serves", said[:thing].id, said[:other].id))
         end,
         Statements::Form.new(STANDS, late: true, unsay: ->(context, said, _) { Marking.unsay(context, said) }) { |context, said| Marking.say(context, said) }
@@ -24,7 +24,7 @@ module Basalt
 
       TELLINGS = {
         "meets" => ->(teller, one) { [teller.say(teller.thing(one.target("thing")), "meets", teller.thing(one.target("requirement")))] },
-        "serves" => ->(teller, one) { [teller.say(teller.thing(one.target("thing")), "serves", teller.thing(one.target("other")))] },
+        "serves" => ->(teller, one) { [teller.say(teller.thing(one.target("thing")), "is there for", teller.thing(one.target("other")))] },
         "marking" => ->(_teller, _one) { [] }
       }.freeze
 

@@ -24,7 +24,15 @@ module Basalt
 
       # What an element was part of or in before is another without it.
       def of_difference(set, before, after)
-        of_element(set, after || before) + (after ? [before&.owner_id, before&.container_id].compact : [])
+        of_element(set, after || before) + reordered(set, before, after) + (after ? [before&.owner_id, before&.container_id].compact : [])
+      end
+
+      # What has a place among others gives them other places when it goes, or is moved.
+      def reordered(set, before, after)
+        fact = (after || before).description.ordered
+        return [] if fact.nil? || before.nil? || (after && after[fact] == before[fact])
+
+        set.of_kind(before.kind).flat_map { |other| [other.id, *other.targets] }.uniq
       end
 
       # The element, its owner, what it joins and what is joined to it.

@@ -41,8 +41,9 @@ module Basalt
 
       # Things that were altered, or a part of them was.
       def touched_things
-        draft.elements.differences.filter_map { |_, before, after| draft.element((after || before).owner_id || (after || before).id) }
-             .uniq(&:id).reject(&:relation?)
+        altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
+        ends = altered.select { |element| element.relation? && writing.told_at_ends?(element) }.flat_map(&:targets)
+        (altered.map { |element| element.owner_id || element.id } + ends).uniq.filter_map { |id| draft.element(id) }.reject(&:relation?)
       end
     end
   end

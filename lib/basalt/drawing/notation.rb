@@ -89,6 +89,9 @@ module Basalt
       # @return [Boolean] whether a thing's symbol grows with what it says
       def fits?(_thing) = true
 
+      # @return [Boolean] whether the symbols of what a relation joins tell of it, and grow with it
+      def told_at_ends?(_relation) = false
+
       # @return [Boolean] whether somebody may give a thing a size
       def sizable?(_thing) = false
 

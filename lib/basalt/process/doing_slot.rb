@@ -5,7 +5,7 @@ module Basalt
     # What somebody does, in words up to the next mark.
     class DoingSlot
       # Words that begin another sentence about somebody.
-      OTHERS = %w[is has gives meets consists serves to on].freeze
+      OTHERS = %w[is has gives meets consists to on].freeze
 
       def stops?(_token) = false
 

@@ -48,8 +48,8 @@ module Basalt
       APART = quality("process", "apart", take: ->(context, process, _) { context.set(process.id, "container", nil) }, clear: ->(*) {},
                                           tell: ->(teller, process) { Levels.apart?(teller.set, process) ? [["apart"]] : [] })
       GIVING = quality("activity", "giving <gives:words> [to <receiver:thing(#{DOERS})>]", take: ->(context, activity, said) { Acts.give(context, activity, said) },
-                                                                                          tell: ->(teller, activity) { Acts.given(teller, activity) },
-                                                                                          clear: ->(context, activity) { Acts.keep(context, activity) })
+                                                                                           tell: ->(teller, activity) { Acts.given(teller, activity) },
+                                                                                           clear: ->(context, activity) { Acts.keep(context, activity) })
 
       QUALITIES = [
         contained("process", "in") { |context, process, said| context.draft.apply(Moving.new(id: process.id, container_id: said[:container].id)) }, APART,

@@ -64,10 +64,16 @@ module Basalt
             form, said = declaration(line, context)
             next unless form
 
-            placed?(form) ? waiting << line : make(form, said, context)
+            waiting << line unless placed?(form) ? placed_now?(line, context) : make(form, said, context)
           end
         end
         declare_placed(waiting, context)
+      end
+
+      # What is told by its place is made in its turn where the place is known.
+      def placed_now?(line, context)
+        _, form, said = Line.read(line, context)
+        form&.declares && make(form, said, context)
       end
 
       # Lines that say on what the following stand keep their place.
@@ -80,8 +86,7 @@ module Basalt
       def declare_placed(waiting, context)
         until waiting.empty?
           left = waiting.reject do |line|
-            _, form, said = Line.read(line, context)
-            form&.declares && make(form, said, context)
+            placed_now?(line, context)
           end
           break if left.length == waiting.length
 

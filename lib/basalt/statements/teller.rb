@@ -31,7 +31,8 @@ module Basalt
       # @return [Array<Array(String, Array<String>)>] id of an element, and the sentences about it, in order
       def sentences(sheet_id)
         @context.sheet_id = sheet_id
-        things = set.things_on(sheet_id)
+        known, fresh = set.things_on(sheet_id).partition { |thing| @told[thing.id] }
+        things = known + fresh
         told = things.map { |thing| [thing.id, declaration(thing)] }
         told += set.relations_on(sheet_id).map { |relation| [relation.id, tell(relation)] }
         told += things.map { |thing| [thing.id, emphasis(sheet_id, thing)] }
@@ -74,7 +75,7 @@ module Basalt
         elements = set.elements.each.sort_by(&:ordinal)
         things = elements.reject { |element| element.relation? || element.owner_id || shown.include?(element.id) }
         relations = elements.select { |element| element.relation? && set.sheet_list.none? { |sheet| set.drawn_between?(sheet.id, element) } }
-        things.sort_by { |thing| depth(thing) }.flat_map { |thing| declaration(thing) } + relations.flat_map { |element| relation(element) }
+        things.sort_by { |thing| [depth(thing), thing.ordinal] }.flat_map { |thing| declaration(thing) } + relations.flat_map { |element| relation(element) }
       end
 
       def depth(element)

@@ -9,6 +9,7 @@ module Basalt
         def name = "activities"
         def band = "Context"
         def design? = false
+        def told_at_ends?(relation) = relation.kind == "activity"
         def things = %w[party system]
         def lines = %w[activity]
         def examples = ["role Clerk", "Clerk registers the report, processing", "outsider Caller"]
