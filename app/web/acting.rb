@@ -27,6 +27,11 @@ module Web
       answer(desk, sheet, outcome, message: outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
     end
 
+    # Who opened a sheet, and when, as a person's own are signed.
+    def signed(draft, sheet_id)
+      { drawn_by: person, dated: Date.today.iso8601 }.each { |fact, value| draft.apply(Basalt::Change::SetSheet.new(id: sheet_id, fact:, value:)) }
+    end
+
     class << self
       # One statement, or a few lines of them.
       def say(draft, sheet, text)

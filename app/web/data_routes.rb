@@ -179,7 +179,7 @@ module Web
         known = target(desk.set, sheet)&.id
         made = nil
         desk.act(said: "derived tables from #{sheet.name}", by: person, sheet_id: known || sheet.id) do |draft|
-          made = known || Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "#{sheet.name} as tables", "tables")
+          made = known || Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "#{sheet.name} as tables", "tables").tap { |id| signed(draft, id) }
           derivation(draft, sheet, made).into(draft, keys:)
         end
         desk.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil } unless known

@@ -67,7 +67,7 @@ module Web
 
           made = nil
           known = desk.set.sheets_about(process.id).any? { |one| one.notation == "data flow" }
-          desk.act(said: "opened #{process.name} into a level", by: person) { |draft| made = Basalt::Process::Opening.level(draft, process) }
+          desk.act(said: "opened #{process.name} into a level", by: person) { |draft| (made = Basalt::Process::Opening.level(draft, process)).then { |id| signed(draft, id) unless known } }
           desk.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
           headers "HX-Redirect" => sheet_path(made)
           htmx? ? "" : redirect(sheet_path(made))
@@ -102,7 +102,7 @@ module Web
         desk.act(said: "drew the context from #{sheet.name}", by: person, sheet_id: sheet.id) do |draft|
           before = draft.sheet_list.map(&:id)
           Basalt::Process::Framing.new(draft, sheet.id).into(draft, keys:)
-          fresh = draft.sheet_list.map(&:id) - before
+          fresh = (draft.sheet_list.map(&:id) - before).each { |id| signed(draft, id) }
         end
         fresh.each { |id| desk.act(said: "laid out #{desk.set.sheets[id].name}", by: person, sheet_id: id, tidy: true) { nil } }
         fresh.first || Basalt::Process::Framing.new(desk.set, sheet.id).context&.id || sheet.id

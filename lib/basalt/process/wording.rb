@@ -23,7 +23,8 @@ module Basalt
                 reschedule reserve reset resubmit revise reward sanction screen secure simulate solve specify stage state steer strike strip submit subscribe suggest suspend tally terminate
                 tidy tighten translate treat unblock vote warn welcome].to_set.freeze
       # Nouns behind which a word that could be a verb is none.
-      KINDS_OF = %w[centre center order book map system index list form report sheet plan desk].to_set.freeze
+      KINDS_OF = %w[centre center book map system index list sheet plan desk log slip card].to_set.freeze
+      PAIRS = ["work order", "order form", "claim form", "repair report", "request form", "report form", "delivery note", "call record"].to_set.freeze
       HEADS = /\A(form|list|sheet|note|number|book|log|slip|card|data|details|status|date|history|copy|record|file|message|confirmation|request)s?\z/
       # As adjectives in front of a noun they are no verbs.
       ADJECTIVES = %w[open close clear clean complete direct empty present separate live welcome correct perfect].to_set.freeze
@@ -52,9 +53,9 @@ module Basalt
         words = name.downcase.scan(/[[:alpha:]'-]+/)
         return false if words.empty?
 
-        return false if KINDS_OF.include?(words.last) && BOTH.include?(words.first) && words.length == 2
+        return false if BOTH.include?(words.first) && (words.length == 1 || (words.length == 2 && (KINDS_OF.include?(words.last) || PAIRS.include?(words.join(" ")))))
 
-        verb?(words.first) && (words.length > 1 || !BOTH.include?(words.first)) && !compound?(words)
+        verb?(words.first) && !(words.length == 2 && opened?(words))
       end
 
       # @return [Boolean] whether words tell what somebody does, as a name of a flow should not
@@ -87,9 +88,14 @@ module Basalt
 
       # "order form", "check list": a noun in front of a noun, although both are verbs elsewhere.
       def compound?(words)
-        return true if ADJECTIVES.include?(words.first) && words.length == 2 && words.last.match?(/[^s]s\z|\A(report|work|order|request|item|case|channel|flow|water|copy|record)\z/)
+        return true if words.length == 2 && opened?(words)
 
         BOTH.include?(words.first) && words.length == 2 && words.last.match?(HEADS)
+      end
+
+      # "open jobs": a verb that is an adjective there.
+      def opened?(words)
+        ADJECTIVES.include?(words.first) && words.last.match?(/[^s]s\z|\A(report|work|order|request|item|case|channel|flow|water|copy|record)\z/)
       end
     end
   end
