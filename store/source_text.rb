@@ -9,8 +9,8 @@ module Store
     # Bytes of one text.
     LIMIT = 10_000_000
 
-    # @return [String] the words of a source as the model has it
-    def self.of(project_id, source) = find_by!(project_id:, source_id: source.id, version: source["version"] || 1).content
+    # @return [String, nil] the words of a source as the model has it; nil where nobody brought them yet
+    def self.of(project_id, source) = find_by(project_id:, source_id: source.id, version: source["version"] || 1)&.content
 
     # @return [SourceText] in the place of one of the same version that no act kept
     def self.keep(project_id, source_id, version, content, said_by)

@@ -61,11 +61,25 @@ module Web
           before = Store::SourceText.of(desk.project_id, source)
           raise Basalt::Mistake, "The text is as it was: it is no new version" if before == text
 
-          keep_words(desk, "took in a new version of #{source.name}") do |draft|
-            draft.apply(Basalt::Brief::Revising.changes(draft, source, before, text))
-            Store::SourceText.keep(desk.project_id, source.id, (source["version"] || 1) + 1, text, person)
-          end
+          before ? renew(desk, source, before, text) : Store::SourceText.keep(desk.project_id, source.id, source["version"] || 1, text, person)
           redirect source_path(source.id)
+        end
+      end
+
+      app.post("#{SOURCE}/facts") do
+        at_desk do |desk|
+          source = source(desk)
+          changes = %w[name origin dated].map { |fact| Basalt::Change::Set.new(id: source.id, fact:, value: params[fact].to_s.strip.then { |text| text.empty? && fact != "name" ? nil : text }) }
+          desk.act(said: "altered what is said of #{source.name}", by: person) { |draft| draft.apply(changes) }
+          redirect source_path(source.id)
+        end
+      end
+
+      app.post("#{SOURCE}/removed") do
+        at_desk do |desk|
+          source = source(desk)
+          desk.act(said: "deleted the source #{source.name}", by: person) { |draft| draft.apply(Basalt::Change::Remove.new(id: source.id)) }
+          redirect project_path(desk.project_id, "sources")
         end
       end
     end
@@ -82,6 +96,13 @@ module Web
       # The act and the words of a source are kept together, or not at all.
       def keep_words(desk, said, &) = ActiveRecord::Base.transaction { desk.act(said:, by: person, &) }
 
+      def renew(desk, source, before, text)
+        keep_words(desk, "took in a new version of #{source.name}") do |draft|
+          draft.apply(Basalt::Brief::Revising.changes(draft, source, before, text))
+          Store::SourceText.keep(desk.project_id, source.id, (source["version"] || 1) + 1, text, person)
+        end
+      end
+
       # @return [String] as typed or as a file
       def given_text(params)
         file = params[:file]
@@ -96,7 +117,7 @@ module Web
 
       def source_locals(desk)
         source = source(desk)
-        text = Store::SourceText.of(desk.project_id, source)
+        text = Store::SourceText.of(desk.project_id, source).to_s
         phrases = Basalt::Brief::Marking.phrases(desk.set, source.id)
         shown = Basalt::Brief::SourceView.new(text, phrases, fresh: fresh_lines(desk, source, text))
         { desk:, source:, phrases:, shown:, part: params[:part].to_i.clamp(0, shown.parts.length - 1), sheet: params[:on].to_s.match?(Opening::ID) ? desk.set.sheets[params[:on]] : nil }
@@ -115,7 +136,7 @@ module Web
         raise Basalt::Mistake, "Select a phrase in the text first, or type one that stands there" if quote.empty?
         raise Basalt::Mistake, "A phrase has 2,000 characters at most; select less" if quote.length > 2000
 
-        text = Store::SourceText.of(desk.project_id, source)
+        text = Store::SourceText.of(desk.project_id, source).to_s
         pattern = /#{quote.split.map { |word| Regexp.escape(word) }.join('\\s+')}/
         at = params[:at].to_s.match?(/\A\d{1,9}\z/) && text.match?(/\G#{pattern}/, params[:at].to_i) ? params[:at].to_i : text.index(pattern)
         raise Basalt::Mistake, "“#{Basalt::Model::Names.short(quote)}” does not stand in the text" unless at

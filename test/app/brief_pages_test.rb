@@ -54,6 +54,22 @@ class BriefPagesTest < Minitest::Test
     assert_equal 404, get("/projects/#{other.id}/sources/#{source.id}").status, "a source is reached through its project"
   end
 
+  def test_a_source_without_words_gets_them_and_is_altered_deleted_and_brought_back
+    bare = project("source Bare, origin somebody", name: "Bare")
+    source = model_of(bare).named("Bare").first
+    path = "/projects/#{bare.id}/sources/#{source.id}"
+    assert_match "Its words are not here yet", get(path).body
+    post("#{path}/versions", { token:, text: "A caller rings." })
+    assert_match "A caller rings.", get(path).body
+    assert_nil model_of(bare).element(source.id)["version"]
+    post("#{path}/facts", { token:, name: "Told", origin: "", dated: "today" })
+    assert_equal(["Told", nil, "today"], model_of(bare).element(source.id).then { |one| [one.name, one["origin"], one["dated"]] })
+    post("#{path}/removed", { token: })
+    assert_equal 404, get(path).status
+    post("/projects/#{bare.id}/undo", { token: })
+    assert_match "A caller rings.", get(path).body
+  end
+
   def test_a_text_of_a_million_words_is_taken_in_and_shown_in_parts
     send_to("sources", name: "Long", file: upload("long.txt", Array.new(100_000) { |n| "Line #{n} has words and more words in it here." }.join("\n")))
     source = set.named("Long").first

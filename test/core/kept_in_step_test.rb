@@ -102,8 +102,10 @@ class KeptInStepTest < Minitest::Test
     set = model("sheet E: entities\nentity Meter\nsheet A: activities\nsheet C: context")
     entities, activities, context = set.sheet_list.map(&:id)
     { ["a Reader walks Round", entities] => ["entity Reader", "entity Round"], ["a Meter measures exactly one Supply Point", entities] => ["entity Supply Point"],
-      ["Desk clerk checks the plan, processing", activities] => ["role Desk clerk"], ["Desk clerk works out the price, giving offer to Site owner", activities] => ["role Desk clerk", "role Site owner"],
-      ['"a, b" walks it', activities] => ['role "a, b"'], ["nothing like a name", entities] => [], ["Meter measures", entities] => [], ["entity Meter\nx", entities] => [], ["Meter is Meter is", context] => [] }.each do |(text, sheet), wanted|
+      ["Desk clerk checks the plan, processing", activities] => ["role Desk clerk"], ["Desk clerk works out the price, giving offer to Site owner", activities] =>
+        ["role Desk clerk", "role Site owner"],
+      ['"a, b" walks it', activities] => ['role "a, b"'], ["nothing like a name", entities] => [], ["Meter measures", entities] => [],
+      ["entity Meter\nx", entities] => [], ["Meter is Meter is", context] => [] }.each do |(text, sheet), wanted|
       assert_equal wanted.empty? ? [] : [*wanted, text], Statements::Groundwork.of(text, set, sheet), text
     end
   end

@@ -18,6 +18,8 @@ module Basalt
         @fresh = fresh
       end
 
+      def empty? = @text.empty?
+
       # @return [Array<Integer>] where each part begins
       def parts
         @parts ||= begin

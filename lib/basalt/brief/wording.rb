@@ -43,12 +43,17 @@ module Basalt
         text.match?(/\band\b/) && text.split(/\band\b/, 2).then { |before, after| demand?(before) && second?(before, after) }
       end
 
+      # @return [Set<String>] the words of a text that tell what it asks for
+      def words(text) = text.downcase.scan(/[[:alnum:]]+/).reject { |word| STOP.include?(word) }.to_set { |word| English.singular(English.base(word)) }
+
+      # @param one [Set<String>] words
+      # @param other [Set<String>]
       # @return [Boolean] whether two texts ask for the same, as far as their words tell
       def alike?(one, other)
-        a, b = [one, other].map { |text| text.downcase.scan(/[[:alnum:]]+/).reject { |word| STOP.include?(word) }.to_set { |word| English.singular(English.base(word)) } }
-        return false if a.length < 2 || b.length < 2
+        return false if one.length < 2 || other.length < 2
 
-        (a & b).length.fdiv((a | b).length) >= ALIKE
+        common = one.count { |word| other.include?(word) }
+        common.fdiv(one.length + other.length - common) >= ALIKE
       end
 
       def demand?(words) = words.match?(/\b(can|must|should|shall|may|will|is|are|has|have)\b/i) || words.split.any? { |word| verb?(word) }

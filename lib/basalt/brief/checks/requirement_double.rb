@@ -7,7 +7,9 @@ module Basalt
       class RequirementDouble < Basalt::Checks::Check
         rule "requirement-double", :hint, reads: %w[requirement]
 
-        MOST = 2000
+        MOST = 5000
+        # A word that so many have tells none of them apart.
+        COMMON = 60
 
         def findings
           all = set.of_kind("requirement").select { |one| one["text"] && one["state"] != "dropped" }.first(MOST)
@@ -20,11 +22,17 @@ module Basalt
           finding(one.id, "#{one.name} asks for two things", "One of them can be met while the other is not, and nobody could say so.")
         end
 
+        # Only those that have a word in common are compared.
         def twins(all)
-          all.combination(2).select { |one, other| Wording.alike?(one["text"], other["text"]) }.map do |one, other|
-            finding([other.id, one.id], "#{other.name} says what #{one.name} says", "Two of the same are met twice, altered once.",
-                    repair: repair("Drop #{other.name}", Change::Set.new(id: other.id, fact: "state", value: "dropped")))
-          end
+          words = all.to_h { |one| [one.id, Wording.words(one["text"])] }
+          by_word = words.each_with_object(Hash.new { |table, word| table[word] = [] }) { |(id, list), table| list.each { |word| table[word] << id } }
+          pairs = by_word.values.select { |ids| ids.length <= COMMON }.flat_map { |ids| ids.combination(2).to_a }.uniq
+          pairs.select { |one, other| Wording.alike?(words[one], words[other]) }.map { |pair| twin(*pair.map { |id| set.element(id) }) }
+        end
+
+        def twin(one, other)
+          finding([other.id, one.id], "#{other.name} says what #{one.name} says", "Two of the same are met twice, altered once.",
+                  repair: repair("Drop #{other.name}", Change::Set.new(id: other.id, fact: "state", value: "dropped")))
         end
       end
     end
