@@ -9,9 +9,17 @@ module Basalt
 
       def say(context, said)
         name = Model::Names.clean(said[:does].to_str)
+        refuse_elsewhere(context, said[:who], name)
         known = of(context.draft, said[:who].id).find { |one| one.name == name }
         context.show(said[:who])
         context.qualify(known || context.add("activity", name:, ends: [["who", said[:who].id], ["to", said[:who].id]]), said)
+      end
+
+      # On a sheet that shows no activities somebody meant something else.
+      def refuse_elsewhere(context, who, name)
+        return if context.sheet.nil? || context.sheet.writing.lines.include?("activity")
+
+        raise Mistake, "“#{who.name} #{Model::Names.short(name)}” is an activity, and stands on a sheet of activities; what flows is said as #{who.name} gives … to …"
       end
 
       # @return [Array<Model::Element>] what somebody does
