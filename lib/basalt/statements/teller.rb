@@ -34,7 +34,7 @@ module Basalt
         known, fresh = set.things_on(sheet_id).partition { |thing| @told[thing.id] }
         things = known + fresh
         told = things.map { |thing| [thing.id, declaration(thing)] }
-        told += set.relations_on(sheet_id).map { |relation| [relation.id, tell(relation)] }
+        told += set.relations_on(sheet_id).reject { |relation| told_elsewhere?(sheet_id, relation) }.map { |relation| [relation.id, tell(relation)] }
         told += things.map { |thing| [thing.id, emphasis(sheet_id, thing)] }
         told.reject { |_, lines| lines.empty? }
       end
@@ -67,6 +67,14 @@ module Basalt
       end
 
       private
+
+      # What another sheet draws as a line, and this one does not, is told there.
+      def told_elsewhere?(sheet_id, relation)
+        return false if set.sheets[sheet_id].writing.lines.include?(relation.kind)
+
+        @drawing ||= Hash.new { |table, kind| table[kind] = set.sheet_list.select { |sheet| sheet.writing.lines.include?(kind) } }
+        @drawing[relation.kind].any? { |sheet| set.drawn_between?(sheet.id, relation) }
+      end
 
       # What stands on no sheet is told before the first.
       def loose

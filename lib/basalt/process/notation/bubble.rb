@@ -42,7 +42,7 @@ module Basalt
           name = P.lines(@process.name, :name, (radius * 1.62), most: 3)
           lines = name.map { |line| [line, :name] }
           lines.unshift([@number, :identifier]) if @number
-          lines.push([P.fit(@performer, :identifier, radius * 1.4), :identifier]) if @performer
+          P.lines(@performer, :identifier, radius * 1.5, most: 2).each { |line| lines.push([line, :identifier]) }
           top = box.cy - ((lines.length - 1) * LINE / 2.0) + 4
           lines.each_with_index.map { |(text, style), index| S.text(box.cx, top + (index * LINE), text, style, :middle) }
         end
