@@ -137,8 +137,7 @@ module Web
         raise Basalt::Mistake, "A phrase has 2,000 characters at most; select less" if quote.length > 2000
 
         text = Store::SourceText.of(desk.project_id, source).to_s
-        pattern = /#{quote.split.map { |word| Regexp.escape(word) }.join('\\s+')}/
-        at = params[:at].to_s.match?(/\A\d{1,9}\z/) && text.match?(/\G#{pattern}/, params[:at].to_i) ? params[:at].to_i : text.index(pattern)
+        at = Basalt::Brief::Words.find(text, quote, params[:at].to_s.match?(/\A\d{1,9}\z/) ? params[:at].to_i : nil)
         raise Basalt::Mistake, "“#{Basalt::Model::Names.short(quote)}” does not stand in the text" unless at
 
         [at, quote]

@@ -35,7 +35,7 @@ module Basalt
       private
 
       def place(phrase)
-        pattern = /#{phrase['quote'].split.map { |word| Regexp.escape(word) }.join('\s+')}/
+        pattern = Words.pattern(phrase["quote"])
         at = nearest(pattern, phrase)
         return Place.new(phrase_id: phrase.id, state: :holds, at:) if at
 

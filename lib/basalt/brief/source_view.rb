@@ -57,7 +57,7 @@ module Basalt
       # A phrase stands in the text with the blanks that it has there.
       def length(phrase)
         words = phrase["became"] && phrase["became"] != Revising::GONE ? phrase["became"] : phrase["quote"]
-        pattern = /\G#{words.split.map { |word| Regexp.escape(word) }.join('\s+')}/
+        pattern = /\G#{Words.pattern(words)}/
         @text.match(pattern, phrase["at"])&.then { |match| match[0].length } || words.length
       end
 

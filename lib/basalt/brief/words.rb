@@ -24,6 +24,16 @@ module Basalt
         text.gsub(/\r\n?/, "\n").unicode_normalize(:nfc)
       end
 
+      # @return [Regexp] for the words of a phrase with whatever blanks stand between them
+      def pattern(phrase) = /#{phrase.split.map { |word| Regexp.escape(word) }.join('\s+')}/
+
+      # @param place [Integer, nil] where it is thought to stand
+      # @return [Integer, nil] where a phrase stands: there, or at the first place
+      def find(text, phrase, place = nil)
+        wanted = pattern(phrase)
+        place && text.match?(/\G#{wanted}/, place) ? place : text.index(wanted)
+      end
+
       def guessed(bytes)
         text = bytes.dup.force_encoding("UTF-8")
         text.valid_encoding? ? text : convert(bytes, "Windows-1252")
