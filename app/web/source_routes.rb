@@ -144,7 +144,7 @@ module Web
       end
 
       def mark_phrase(draft, source, at, quote)
-        thing = params[:thing].to_s.empty? ? Basalt::Brief::Proposal.make(draft, params[:as].to_s, params[:name].to_s, quote, of_id: beside_id(draft)) : Reading.known(draft, params[:thing].to_s)
+        thing = params[:thing].to_s.empty? ? Basalt::Brief::Proposal.make(draft, params[:as].to_s, params[:name].to_s, quote, of_id: beside_id(draft), source: source.name) : Reading.known(draft, params[:thing].to_s)
         note = params[:as] == Basalt::Brief::Marking::REMARK ? params[:note].to_s : nil
         raise Basalt::Mistake, "A remark says something" if note && note.strip.empty?
 

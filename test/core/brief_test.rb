@@ -13,7 +13,7 @@ class BriefTest < Minitest::Test
     source %<name>s, origin "client, by letter", dated "2 November", version 3
     sheet R: requirements
     requirement R1: A caller, or "somebody", reports: at once
-    requirement R1, a constraint, priority should, state dropped, owned by "the desk", group %<name>s
+    requirement R1, a constraint, priority should, state dropped, from "a letter, signed", owned by "the desk", group %<name>s
     requirement %<name>s
     sheet D: entities
     entity Crew

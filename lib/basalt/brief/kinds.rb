@@ -13,7 +13,7 @@ module Basalt
       ALL = [
         Model::Kind.new(name: "requirement", marked: ->(text) { text.strip }, plural: "requirements", nouns: { "requirement" => {} }, brief: ["text"],
                         fields: [field("text", :text), field("type", :choice, choices: TYPES), field("priority", :choice, choices: PRIORITIES), field("state", :choice, choices: STATES),
-                                 field("owner", :text), field("group", :text)]),
+                                 field("source", :text), field("owner", :text), field("group", :text)]),
         Model::Kind.new(name: "numbering", plural: "numberings", nouns: { "numbering" => {} }, fields: [field("pattern", :text)]),
         Model::Kind.new(name: "meets", plural: "what meets what", ends: { "thing" => Model::Kind::ANYTHING, "requirement" => ["requirement"] }),
         Model::Kind.new(name: "serves", plural: "what serves what", ends: { "thing" => Model::Kind::ANYTHING, "other" => Model::Kind::ANYTHING }),

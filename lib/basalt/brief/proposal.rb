@@ -32,18 +32,19 @@ module Basalt
       # Makes what the phrase is about, or finds the one of that name.
       #
       # @param of_id [String, nil] what it belongs to, or who does it
+      # @param source [String, nil] the name of the source that the phrase stands in
       # @return [Model::Element, nil] nil for a remark
-      def make(draft, noun, name, quote, of_id: nil)
+      def make(draft, noun, name, quote, of_id: nil, source: nil)
         kind, facts = nouns.fetch(noun) { raise Mistake, "a phrase cannot become “#{Model::Names.short(noun)}”" }
         return if kind.nil?
         raise Mistake, "say whose it is" if (kind.owner.any? || kind.relation?) && draft.element(of_id.to_s).nil?
 
         known = draft.named(Model::Names.clean(name)).find { |one| one.kind == kind.name && !one.relation? && one.owner_id == (kind.owner.any? ? of_id : nil) }
-        known || Change::Add.new(kind: kind.name, name:, facts: { **facts, **text(kind, quote) }, owner_id: kind.owner.any? ? of_id : nil,
+        known || Change::Add.new(kind: kind.name, name:, facts: { **facts, **text(kind, quote, source) }, owner_id: kind.owner.any? ? of_id : nil,
                                  ends: kind.relation? ? kind.ends.keys.first(2).map { |role| [role, of_id] } : nil).apply(draft)
       end
 
-      def text(kind, quote) = kind.name == "requirement" ? { "text" => quote.gsub(/\s+/, " ").strip[0, 1900] } : {}
+      def text(kind, quote, source) = kind.name == "requirement" ? { "text" => quote.gsub(/\s+/, " ").strip[0, 1900], "source" => source } : {}
     end
   end
 end

@@ -4,7 +4,7 @@ module Basalt
   module Brief
     # Requirements as CSV and as Markdown, both ways.
     module RequirementList
-      HEADINGS = %w[number text type priority state owner group].freeze
+      HEADINGS = %w[number text type priority state source owner group].freeze
       FACTS = HEADINGS.drop(1).freeze
       ITEM = /\A\s*[-*+]\s+\**(?<number>[[:alnum:]][[:alnum:]._-]*)\**\s*[:.–-]\s*\**\s*(?<text>.+?)\s*\z/
       HEADING = /\A\#{1,6}\s+(?<group>.+?)\s*\z/
