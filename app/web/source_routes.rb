@@ -144,12 +144,16 @@ module Web
       end
 
       def mark_phrase(draft, source, at, quote)
-        thing = params[:thing].to_s.empty? ? Basalt::Brief::Proposal.make(draft, params[:as].to_s, params[:name].to_s, quote, of_id: beside_id(draft), source: source.name) : Reading.known(draft, params[:thing].to_s)
+        thing = params[:thing].to_s.empty? ? made(draft, source, quote) : Reading.known(draft, params[:thing].to_s)
         note = params[:as] == Basalt::Brief::Marking::REMARK ? params[:note].to_s : nil
         raise Basalt::Mistake, "A remark says something" if note && note.strip.empty?
 
         @phrase = Basalt::Brief::Marking.mark(draft, source, quote:, place: at, noun: thing ? thing.noun : params[:as].to_s, things: [thing].compact, note:)
         show_beside(draft, thing)
+      end
+
+      def made(draft, source, quote)
+        Basalt::Brief::Proposal.make(draft, params[:as].to_s, params[:name].to_s, quote, of_id: beside_id(draft), source: source.name)
       end
 
       def beside_id(draft)

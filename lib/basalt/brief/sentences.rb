@@ -37,9 +37,11 @@ module Basalt
                                                                  clear: ->(context, element) { context.set(element.id, fact, nil) })
       end
 
-      QUALITIES = [chosen("a", "type"), chosen("priority", "priority"), chosen("state", "state"), quality("requirement", "from <source:words>"), quality("requirement", "owned by <owner:words>"), quality("requirement", "group <group:words>"),
-                   quality("numbering", "pattern <pattern:word>"),
-                   quality("source", "origin <origin:words>"), quality("source", "dated <dated:words>"), quality("source", "version <version:integer>")].freeze
+      QUALITIES = [
+        chosen("a", "type"), chosen("priority", "priority"), chosen("state", "state"),
+        *{ "from" => "source", "owned by" => "owner", "group" => "group" }.map { |words, fact| quality("requirement", "#{words} <#{fact}:words>") },
+        quality("numbering", "pattern <pattern:word>"), quality("source", "origin <origin:words>"), quality("source", "dated <dated:words>"), quality("source", "version <version:integer>")
+      ].freeze
     end
   end
 end
