@@ -32,8 +32,8 @@ module Basalt
         id
       end
 
-      # @return [Array<String>] ids of what the process deals with
-      def neighbours(set, process) = set.relations_of(process.id, "flow").flat_map(&:targets).uniq - [process.id]
+      # @return [Array<String>] ids of what the process deals with, as they are seen on its own level
+      def neighbours(set, process) = set.relations_of(process.id, "flow").flat_map(&:targets).map { |id| Levels.seen_from(set, id, process.id) }.uniq - [process.id]
     end
   end
 end
