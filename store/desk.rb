@@ -153,6 +153,12 @@ module Store
       (shown + moved).uniq.select { |id| draft.sheets[id] }
     end
 
+    # Kinds of what was altered, and of what came to a sheet or went from it; sheets count as a kind.
+    def touched_kinds(draft, effect)
+      placed = effect.on(:placements).select { |delta| delta.before.nil? || delta.after.nil? }.filter_map { |delta| draft.element((delta.after || delta.before).element_id)&.kind }
+      effect.kinds | placed | (effect.on(:sheets).any? ? ["sheet"] : [])
+    end
+
     def turn(entry, change, act, by)
       draft = Basalt::Change::Draft.new(set).apply(change)
       altered = Basalt::Drawing::Affected.by(draft)
@@ -168,7 +174,7 @@ module Store
       # Somebody else's act came between: the next opening reads everything afresh.
       set.advance(effect, version: version == set.version + 1 ? version : set.version)
       act == "act" ? @history[sheet_id] = [said, nil] : @history.delete(sheet_id)
-      @stale = (@stale || []) | effect.kinds
+      @stale = (@stale || []) | touched_kinds(draft, effect)
       @verdict = nil if effect.on(:waivers).any?
       @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
       Outcome.new(effect:, affected:, said:, version:)

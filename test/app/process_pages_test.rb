@@ -77,6 +77,20 @@ class ProcessPagesTest < Minitest::Test
     assert_match "Only a process opens", last_response.body
   end
 
+  # What comes to a sheet or goes from it is looked at again, though nothing of it was altered.
+  def test_findings_follow_what_stands_where
+    context = sheet_of(@project, "Leak response in context")
+    ids = -> { Store::Desk.for(@project.id).open { |desk| desk.findings.map(&:id) } }
+    refute_includes ids.call, "store-on-context"
+    act(context, "statements", statements: "store Job book")
+    assert_includes ids.call, "store-on-context"
+    act(context, "taken-off", chosen: thing("Job book", "store").id)
+    refute_includes ids.call, "store-on-context"
+    map = sheet_of(@project, "Supply map in context")
+    act(map, "statements", statements: "system Odd one")
+    assert_includes(Store::Desk.for(@project.id).open { |desk| desk.findings.select { |one| one.id == "outside-the-brief" }.map(&:message) }, "Odd one is outside the brief")
+  end
+
   def test_a_sheet_is_moved_to_another_level_and_only_to_one_there_is
     level = sheet_of(@project, "Leak response: what is done")
     act(level, "title", band: "Physical")

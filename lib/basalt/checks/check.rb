@@ -6,7 +6,8 @@ module Basalt
     # answers +findings+.
     class Check
       class << self
-        # Declares the rule's identifier, severity and what it reads.
+        # Declares the rule's identifier, severity and the kinds that it reads; +sheet+ among them where
+        # it matters what a sheet is about or which level it is on.
         def rule(id, severity, reads:)
           @id = id
           @severity = severity

@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A row of the activity table that gives something which flows on no sheet.
       class ActivityOnNoSheet < FlowCheck
-        rule "activity-on-no-sheet", :hint, reads: %w[activity flow party]
+        rule "activity-on-no-sheet", :hint, reads: %w[activity flow party information item sheet]
 
         def findings
           return [] if flows.empty?

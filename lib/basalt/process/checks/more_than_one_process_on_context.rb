@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A context sheet with several processes.
       class MoreThanOneProcessOnContext < FlowCheck
-        rule "more-than-one-process-on-context", :warning, reads: %w[process system]
+        rule "more-than-one-process-on-context", :warning, reads: %w[process system sheet]
 
         def findings
           sheets("context").filter_map do |sheet|

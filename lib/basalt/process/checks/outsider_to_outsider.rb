@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A flow that no process takes part in.
       class OutsiderToOutsider < FlowCheck
-        rule "outsider-to-outsider", :warning, reads: %w[flow party system store]
+        rule "outsider-to-outsider", :warning, reads: %w[flow party system store process sheet]
 
         def findings
           flows.select { |flow| ends(flow).all? { |one| one.kind == "party" } && at_data_flow?(flow) }.map do |flow|

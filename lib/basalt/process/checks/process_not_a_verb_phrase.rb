@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A process on a logical level that is called by a thing instead of by what is done.
       class ProcessNotAVerbPhrase < FlowCheck
-        rule "process-not-a-verb-phrase", :warning, reads: %w[process]
+        rule "process-not-a-verb-phrase", :warning, reads: %w[process sheet]
 
         def findings
           logical = sheets("data flow").reject { |sheet| sheet.band == "Physical" }

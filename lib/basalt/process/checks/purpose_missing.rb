@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A process that a context is about, of which nobody said what it is for.
       class PurposeMissing < FlowCheck
-        rule "purpose-missing", :hint, reads: %w[process]
+        rule "purpose-missing", :hint, reads: %w[process system sheet]
 
         def findings
           ids = sheets("context").filter_map(&:subject_id).uniq

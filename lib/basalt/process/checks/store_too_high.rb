@@ -6,7 +6,7 @@ module Basalt
       # A store that one process of a level uses alone, which has a level beneath: stores stand on the
       # level on which two processes first share them.
       class StoreTooHigh < FlowCheck
-        rule "store-too-high", :hint, reads: %w[store flow process]
+        rule "store-too-high", :hint, reads: %w[store flow process sheet]
 
         def findings
           sheets("data flow").flat_map { |sheet| set.things_on(sheet.id).select { |thing| thing.kind == "store" }.filter_map { |store| found(sheet, store) } }
