@@ -27,7 +27,8 @@ class StartTest < Minitest::Test
   def start(*options)
     @out = IO.popen([@environment, BASALT, "start", *options, { err: %i[child out] }])
     @process = @out.pid
-    line = Timeout.timeout(PATIENCE) { @out.gets }
+    # What has to be installed first is told before.
+    line = Timeout.timeout(PATIENCE) { @out.find { |said| !said.start_with?("Installing") } }
     assert_match(%r{http://127\.0\.0\.1:#{@port}/}, line)
   end
 

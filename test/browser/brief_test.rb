@@ -13,6 +13,7 @@ class BriefTest < Minitest::Test
 
   # Selects words in the text as a person would with the mouse.
   def select_words(words)
+    assert_css "#source-text-body p", text: words
     page.execute_script(<<~JS, words)
       const line = [...document.querySelectorAll("#source-text-body p")].find(p => p.textContent.includes(arguments[0]));
       const nodes = document.createTreeWalker(line, NodeFilter.SHOW_TEXT); let node; const range = document.createRange();
