@@ -4,20 +4,10 @@ module Basalt
   module Process
     module Notation
       # A process as a circle with its number and name.
-      class Bubble
+      class Bubble < ProcessSymbol
         LEAST = 92
         MOST = 150
         LINE = 15
-        S = Drawing::Shapes
-        P = Drawing::Pens
-
-        # @param sheet [Model::Sheet, nil] on which it is drawn
-        def initialize(set, process, sheet: nil)
-          @process = process
-          @number = Levels.number(set, process)
-          @outside = sheet&.subject_id && sheet.subject_id != process.id && !Levels.within?(set, process.id, sheet.subject_id)
-          @performer = sheet&.band == "Physical" ? process["performer"] : nil
-        end
 
         def size
           longest = @process.name.to_s.split.map { |word| P.width(word, :name) }.max || 0
@@ -35,7 +25,7 @@ module Basalt
 
         def circle(box, radius)
           S.path("M#{S.numbers(box.x, box.cy)}a#{S.numbers(radius, radius)} 0 1 0 #{S.n box.w} 0a#{S.numbers(radius, radius)} 0 1 0 #{S.n(-box.w)} 0Z",
-                 @outside ? :planned : @process.assumed ? :assumed : :outline)
+                 outline)
         end
 
         def texts(box, radius)

@@ -4,20 +4,15 @@ module Basalt
   module Process
     module Notation
       # A process as a rounded box: its number in the head, its name, and who does it at the foot.
-      class Rounded
+      class Rounded < ProcessSymbol
         WIDTH = 132
         HEAD = 20
         LINE = 16
         CORNER = 10
-        S = Drawing::Shapes
-        P = Drawing::Pens
 
-        # @param sheet [Model::Sheet, nil] on which it is drawn
+        # (see ProcessSymbol#initialize)
         def initialize(set, process, sheet: nil)
-          @process = process
-          @number = Levels.number(set, process)
-          @outside = sheet&.subject_id && sheet.subject_id != process.id && !Levels.within?(set, process.id, sheet.subject_id)
-          @performer = sheet&.band == "Physical" ? process["performer"] : nil
+          super
           @lines = P.lines(process.name, :name, WIDTH - 20, most: 3)
         end
 
@@ -25,7 +20,6 @@ module Basalt
 
         # @return [Array] shapes
         def shapes(box)
-          outline = @outside ? :planned : @process.assumed ? :assumed : :outline
           [S.path(round(box), outline), S.path("M#{S.numbers(box.x, box.y + HEAD)}h#{S.n box.w}", :rule), S.text(box.cx, box.y + 14, @number || "–", :identifier, :middle), *name(box), *foot(box)]
         end
 
