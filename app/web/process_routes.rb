@@ -12,8 +12,8 @@ module Web
 
       app.post("#{SHEET}/framing") do
         at_desk do |desk|
-          keys = params[:all] ? nil : Array(params[:steps]).map(&:to_s)
-          raise Basalt::Mistake, "Choose what is to be taken first" if keys && keys.empty?
+          keys = Array(params[:steps]).map(&:to_s)
+          raise Basalt::Mistake, "Choose what is to be taken first" if keys.empty?
 
           redirect sheet_path(frame(desk, sheet(desk), keys))
         end

@@ -46,7 +46,7 @@ module Web
           phrase = element(desk, params[:phrase_id])
           raise ActiveRecord::RecordNotFound, "no such phrase" unless phrase.kind == "phrase" && phrase.owner_id == source(desk).id
 
-          said, changes = Reading.turned(desk.set, phrase, params)
+          said, changes = Reading.turned(phrase, params[:act])
           keep_words(desk, said) { |draft| draft.apply(changes) }
           after_marking(desk)
         end
@@ -197,12 +197,11 @@ module Web
         end
 
         # @return [Array(String, Array)] what is done with a phrase in words, and the changes
-        def turned(set, phrase, params)
+        def turned(phrase, act)
           title = "“#{Basalt::Model::Names.short(phrase['quote'].to_s, 60)}”"
-          case params[:act]
+          case act
           when "struck" then ["struck the mark at #{title}", [Basalt::Change::Remove.new(id: phrase.id)]]
           when "accepted" then ["accepted the new words for #{title}", Basalt::Brief::Revising.accepting(phrase)]
-          when "tied" then ["tied #{title} to #{params[:thing]}", [Basalt::Change::Add.new(kind: "marking", ends: [["phrase", phrase.id], ["thing", known(set, params[:thing].to_s).id]])]]
           else raise ActiveRecord::RecordNotFound, "no such act"
           end
         end

@@ -28,7 +28,7 @@ module Basalt
       def change(element, text)
         return Change::Own.new(id: element.id, owner_id: reference(text).id) if @column.key == "owner"
         return Change::Rejoin.new(id: element.id, role: @column.role, target_id: text.empty? && left_open?(element) ? element.ends.first.target_id : reference(text).id) if end?
-        return Change::Reorder.new(ids: siblings(element), id: element.id, place: Integer(text, 10, exception: false) || siblings(element).length) if @column.key == element.description.ordered
+        return Change::Reorder.new(ids: siblings(element), id: element.id, place: @column.fact.read(text) || siblings(element).length) if @column.key == element.description.ordered
         return Change::SetEnd.new(id: element.id, role: @column.role, facts: { @column.fact.name => @column.fact.read(text) }) if @column.role
         return contained(element, text.empty? ? nil : reference(text).id) if @column.reference?
         return Change::Set.new(id: element.id, fact: "assumed", value: flag(text)) if @column.key == "assumed"
