@@ -36,16 +36,27 @@ module Store
 
     # Work on the project as it stands now.
     #
+    # @param request [Request, nil] what a page asked for, kept with the first act that comes of it
     # @yieldparam desk [Desk]
     # @raise [ActiveRecord::RecordNotFound]
-    def open
+    def open(request: nil)
       @monitor.synchronize do
         refresh
+        @request = request
         yield self
+      ensure
+        @request = nil
       end
     end
 
     attr_reader :set
+
+    # Keeps what an answer has to tell besides the drawing, for when it is asked for again.
+    #
+    # @param answer [Hash] of plain values
+    def keep_answer(answer)
+      @request&.answer = answer
+    end
 
     # @return [Array<Basalt::Checks::Finding>] those that nobody waived
     def findings = verdict.open
@@ -92,6 +103,11 @@ module Store
     rescue StandardError
       @grounds.clear
       raise
+    end
+
+    # What was worked out is thrown away; the next opening reads the project afresh.
+    def forget
+      @set = nil
     end
 
     # What a draft that is not kept would bring to the sheet.
@@ -164,20 +180,33 @@ module Store
       altered = Basalt::Drawing::Affected.by(draft)
       @grounds.each { |id, ground| draft.sheets[id] ? ground.renew(draft, altered) : @grounds.delete(id) }
       finish(draft, draft.effect, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
+    rescue StandardError
+      @grounds.clear
+      raise
     end
 
     def finish(draft, effect, said:, by:, sheet_id:, act: "act", of: nil)
       return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
 
       affected = Basalt::Drawing::Affected.by(draft)
-      version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:)
+      version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:, request: @request)
+      @request&.kept = true
+      @request = nil
+      follow(effect, affected, version, draft:, said:, sheet_id:, act:)
+      Outcome.new(effect:, affected:, said:, version:)
+    end
+
+    # What is held follows what was kept; what cannot is read afresh.
+    def follow(effect, affected, version, draft:, said:, sheet_id:, act:)
       # Somebody else's act came between: the next opening reads everything afresh.
       set.advance(effect, version: version == set.version + 1 ? version : set.version)
       act == "act" ? @history[sheet_id] = [said, nil] : @history.delete(sheet_id)
       @stale = (@stale || []) | touched_kinds(draft, effect)
       @verdict = nil if effect.on(:waivers).any?
       @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
-      Outcome.new(effect:, affected:, said:, version:)
+    rescue StandardError
+      forget
+      raise
     end
   end
 end

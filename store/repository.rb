@@ -11,8 +11,8 @@ module Store
            settled AS (UPDATE journal SET state = CASE $4 WHEN 'act' THEN 'dropped' WHEN 'undo' THEN 'undone' ELSE 'done' END
                        WHERE project_id = $1 AND CASE $4 WHEN 'act' THEN sheet_id IS NOT DISTINCT FROM $2 AND act = 'act' AND state = 'undone'
                                                  ELSE number = $5 END)
-      INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas)
-      SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8 FROM project RETURNING number
+      INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas, act_id, answer)
+      SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8, $9, $10 FROM project RETURNING number
     SQL
     private_constant :RECORD
 
@@ -25,11 +25,12 @@ module Store
     # @param effect [Basalt::Change::Effect]
     # @param said [String] the act in words
     # @param act [String] +act+, +undo+ or +redo+; the latter two are +of+ another entry
+    # @param request [Store::Request, nil] what a page asked for, remembered with the act
     # @return [Integer] the version that the project has now
     # @raise [Basalt::Change::Conflict] when a fact is no longer what the effect was made from
-    def commit(effect, said:, sheet_id: nil, act: "act", of: nil)
+    def commit(effect, said:, sheet_id: nil, act: "act", of: nil, request: nil)
       ActiveRecord::Base.transaction do
-        version = record(effect, said:, sheet_id:, act:, of:)
+        version = record(effect, said:, sheet_id:, act:, of:, request:)
         Writer.new(@project_id).write(effect)
         version
       end
@@ -41,9 +42,10 @@ module Store
 
     def connection = ActiveRecord::Base.connection
 
-    def record(effect, said:, sheet_id:, act:, of:)
+    def record(effect, said:, sheet_id:, act:, of:, request:)
       deltas = effect.deltas.map { |delta| Rows.dump_delta(delta) }.to_json
-      row = connection.exec_query(RECORD, "record", [@project_id, sheet_id, effect.project, act, of, said[0, 500], @said_by, deltas]).first
+      values = [@project_id, sheet_id, effect.project, act, of, said[0, 500], @said_by, deltas, request&.id, request&.answer&.to_json]
+      row = connection.exec_query(RECORD, "record", values).first
       raise ActiveRecord::RecordNotFound, "the project is gone" unless row
 
       row["number"]

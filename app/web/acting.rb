@@ -75,6 +75,16 @@ module Web
         ids
       end
 
+      # @return [String] an id for something new, the page's own where it proposes one
+      # @raise [Basalt::Change::Conflict] when it is taken
+      def new_id(draft, proposed)
+        return draft.new_id if proposed.to_s.empty?
+        raise Basalt::Mistake, "An id is 32 digits in five groups" unless proposed.to_s.match?(Opening::ID)
+        raise Basalt::Change::Conflict, "This id is taken already" if draft.element(proposed)
+
+        proposed
+      end
+
       # @return [String] the name of one, or how many there are
       def titles(set, ids) = ids.one? ? title(set, set.element(ids.first)) : Basalt::English.count(ids.length, "thing")
 

@@ -56,7 +56,7 @@ module Web
     error(ActiveRecord::ConnectionNotEstablished) { refuse("The database cannot be reached at the moment. Nothing was changed; try again.", 503) }
     error do
       warn "#{request.request_method} #{request.path}: #{env['sinatra.error'].full_message(highlight: false)}"
-      refuse("Something went wrong here. Nothing was changed.", 500)
+      failed("Something went wrong here. Nothing was changed.")
     end
     not_found { refuse("There is nothing at this address.", 404) }
   end

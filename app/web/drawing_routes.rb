@@ -24,7 +24,7 @@ module Web
           kinds = Basalt::Change::Join.possible(desk.set, one, other, sheet(desk).writing.lines)
           next offer_kinds(desk, one, other, kinds) if kinds.length > 1 && params[:join].nil?
 
-          perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on| @fresh = Drawing.connect(draft, on, one, other, params[:join] || kinds.first) }
+          perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on| @fresh = Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id]) }
         end
       end
     end
@@ -63,6 +63,8 @@ module Web
     # The changes behind the gestures.
     module Drawing
       MOST_POINTS = 60
+      # px between things that are placed one beside the other.
+      GAP = 40
 
       class << self
         # @return [String] id of the new thing, named after its kind and numbered on
@@ -72,17 +74,32 @@ module Web
           raise Basalt::Mistake, "Nothing here is called “#{Basalt::Model::Names.short(noun)}”" unless kind
 
           x, y = Acting.numbers(params, "x", "y")
+          after = params[:after].to_s.match?(Opening::ID) ? draft.placement(sheet.id, params[:after])&.box : nil
           name = given(draft, kind, noun, params[:name].to_s.strip)
-          id = draft.new_id
+          id = Acting.new_id(draft, params[:id])
           known = kind.default_name(noun) && draft.named(name).find { |element| element.kind == kind.name }
           draft.apply(Basalt::Change::Add.new(kind: kind.name, name:, facts:, id:)) unless known
           show(draft, sheet, known ? known.id : id, x, y)
+          beside(draft, sheet, known ? known.id : id, after) if after
+          detail(draft, sheet, id, params[:facts]) unless known
+          known ? known.id : id
         end
 
-        def connect(draft, sheet, one, other, kind)
+        # To the right of the one that was placed before it.
+        def beside(draft, sheet, id, box)
+          placement = draft.placement(sheet.id, id)
+          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (box.right + GAP).round, y: (box.cy - (placement.box.h / 2)).round })) if placement.box
+        end
+
+        # What was said of it in the same form as its name.
+        def detail(draft, sheet, id, text)
+          Acting.facts(text).each { |fact, value| draft.apply(Acting.fact(draft, sheet, id, fact, value)) } unless text.to_s.empty?
+        end
+
+        def connect(draft, sheet, one, other, kind, proposed = nil)
           raise Basalt::Mistake, "Nothing of a #{sheet.notation} sheet joins #{draft.element(one).name} and #{draft.element(other).name}" unless sheet.writing.lines.include?(kind)
 
-          id = draft.new_id
+          id = Acting.new_id(draft, proposed)
           draft.apply(Basalt::Change::Join.new(one_id: one, other_id: other, kind:, id:))
           id
         end

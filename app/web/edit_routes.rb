@@ -64,7 +64,11 @@ module Web
       end
 
       app.get("#{SHEET}/inplace/:element_id") do
-        at_desk { |desk| view(:inplace, desk:, sheet: sheet(desk), element: element(desk, params[:element_id])) }
+        at_desk do |desk|
+          element = element(desk, params[:element_id])
+          content_type :json
+          JSON.generate({ name: element.name.to_s, **element.description.brief.to_h { |fact| [fact, element[fact].to_s] } })
+        end
       end
 
       # Several facts of one element, given together.

@@ -14,10 +14,18 @@ module Web
 
     # @yieldparam desk [Store::Desk]
     def at_desk
-      Store::Desk.for(id(params[:project_id])).open do |desk|
+      @asked = Store::Request.new(act_id)
+      Store::Desk.for(id(params[:project_id])).open(request: @asked) do |desk|
         @desk = desk
-        yield desk
+        entry = Store::JournalEntry.asked_for(desk.project_id, act_id)
+        entry ? answer_again(desk, entry) : yield(desk)
       end
+    end
+
+    # @return [String, nil] the page's own id for what it asks for
+    def act_id
+      given = request.post? ? request.env["HTTP_X_ACT"] : nil
+      given if given&.match?(ID)
     end
 
     # @return [Basalt::Model::Sheet]
@@ -30,11 +38,17 @@ module Web
       desk.set.element(id(value)) or raise Basalt::Change::Conflict, "It is no longer there"
     end
 
+    # What went wrong after something was kept is no reason to say that nothing was.
+    def failed(message)
+      refuse(@asked&.kept ? "It was kept, but could not be shown. Load the page again to see it." : message, 500)
+    end
+
     def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
 
     # An error beside what caused it, or as a page of its own.
     def refuse(message, status_code)
       status status_code
+      headers "X-Kept" => "yes" if @asked&.kept
       return body(part("#answer", view(:refused, message:, lines: @groundwork || []))) if htmx?
 
       content_type :html

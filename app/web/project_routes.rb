@@ -23,6 +23,13 @@ module Web
         "@layer drawing{#{Basalt::Drawing::Pens.stylesheet}}"
       end
 
+      # What forms carry so that they come from a page of Basalt's; a session that ran out gets it anew here.
+      app.get("/session") do
+        content_type :json
+        cache_control :no_store
+        JSON.generate({ token: })
+      end
+
       app.get("/projects/:project_id") do
         at_desk { |desk| erb(:project, locals: { desk:, found: nil, asked: nil, last: last_acts(desk) }) }
       end

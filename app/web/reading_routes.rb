@@ -7,21 +7,17 @@ module Web
     LIMIT = 2_000_000
 
     def self.registered(app)
-      app.get("#{SHEET}/reading/edit") do
-        at_desk do |desk|
-          sentences = Basalt::Statements::Teller.new(desk.set).sentences(sheet(desk).id)
-          view(:reading_editor, sheet: sheet(desk), before: sentences.flat_map(&:last), text: sentences.flat_map(&:last), owners: sentences.flat_map { |id, lines| [id] * lines.length }, refused: [])
-        end
-      end
-
       app.post("#{SHEET}/reading") do
         at_desk do |desk|
           raise Basalt::Mistake, "The text is larger than 2 MB" if params[:text].to_s.length > LIMIT
 
           before, after = [params[:before], params[:text]].map { |text| text.to_s.gsub("\r", "").split("\n") }
           revision = Basalt::Statements::Revision.new(desk.set, sheet(desk).id, before, after)
-          parts = perform(desk, ->(_) { "edited the reading of #{sheet(desk).name}" }) { |draft, _| revision.into(draft) }
-          [parts, part("#reading", reading_after(desk, sheet(desk), revision.refused), "innerHTML")].join
+          parts = perform(desk, ->(_) { "edited the reading of #{sheet(desk).name}" }) do |draft, _|
+            revision.into(draft)
+            desk.keep_answer(lines: revision.refused.map(&:to_h))
+          end
+          [parts, part("#reading", reading_after(desk, sheet(desk), revision.refused))].join
         end
       end
 
@@ -30,6 +26,12 @@ module Web
 
     # The face of sentences.
     module Reading
+      # @return [String] the sentences as a text to be edited
+      def reading_editor(sheet, sentences)
+        lines = sentences.flat_map(&:last)
+        view(:reading_editor, sheet:, before: lines, text: lines, owners: sentences.flat_map { |id, list| [id] * list.length }, refused: [])
+      end
+
       # What could not be understood stays where it was typed.
       def reading_after(desk, sheet, refused)
         sentences = Basalt::Statements::Teller.new(desk.set).sentences(sheet.id)

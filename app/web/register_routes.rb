@@ -34,6 +34,7 @@ module Web
         on_sheet(->(_) { Tables.said(@entry, @taken) }) do |draft, sheet|
           @entry = Basalt::Register::Entry.new(sheet, Tables.kind(params[:kind]), Tables.cells(params[:cells]))
           @taken = @entry.into(draft)
+          @desk.keep_answer(made: @entry.made, refused: @entry.refused.map(&:to_h))
         end
       end
     end

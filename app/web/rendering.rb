@@ -5,8 +5,12 @@ module Web
   module Rendering
     FINDINGS = 60
 
+    # Places that are filled anew; in the others what stands there is made like the answer piece by
+    # piece, so that nobody loses the place at which they type.
+    ANEW = %w[#pieces #findings-later #answer #reading].freeze
+
     # @return [String] a part of an answer, for the place that the selector names
-    def part(selector, html, swap = "innerHTML")
+    def part(selector, html, swap = ANEW.include?(selector) ? "innerHTML" : "innerMorph")
       "<hx-partial hx-target=\"#{h(selector)}\" hx-swap=\"#{swap}\">#{html}</hx-partial>"
     end
 
@@ -22,6 +26,18 @@ module Web
       [part("#pieces", fresh ? whole(desk, current) : pieces(desk, current, outcome)), part("#findings-later", view(:findings_later, sheet:)),
        part("#history", view(:history, desk:, sheet: current)), part("#tabs", view(:tabs, desk:, sheet: current, kind: params[:kind])),
        *selection_part(desk, current), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
+    end
+
+    # An act that was done and is asked for again is told again: the whole sheet as it stands now, and
+    # what the first answer told besides.
+    def answer_again(desk, entry)
+      sheet = params[:sheet_id] && desk.set.sheets[params[:sheet_id]]
+      return redirect(project_path(desk.project_id)) unless sheet
+
+      told = entry.answer || {}
+      @entry = Register::Told.new(made: told["made"], refused: told["refused"].map { |one| Basalt::Register::Entry::Refused.new(**one.transform_keys(&:to_sym)) }) if told["made"]
+      parts = answer(desk, sheet, Acting::NOTHING, fresh: true)
+      told["lines"] ? parts + part("#reading", reading_after(desk, sheet, told["lines"].map { |one| Basalt::Statements::Revision::Refused.new(**one.transform_keys(&:to_sym)) })) : parts
     end
 
     def findings_parts(desk, sheet)

@@ -46,7 +46,32 @@ module Web
         end
       end
 
-      app.helpers(Naming)
+      app.helpers(Naming, Chips)
+    end
+
+    # What the page knows of the kinds that can be placed, so that it need not ask.
+    module Chips
+      # @return [Array<Array(String, String, String)>] noun, letter, and what its button carries as data
+      def chips(desk, sheet)
+        draft = Basalt::Change::Draft.new(desk.set)
+        sheet.writing.chips.map do |noun, letter|
+          kind, facts = Basalt::Model::Catalogue.nouns.fetch(noun)
+          named = kind.default_name(noun)
+          data = { kind: kind.name, facts: JSON.generate(facts), size: size(draft, sheet, kind, facts).join(" "), named: }.compact
+          [noun, letter, data.map { |name, value| "data-#{name}=\"#{h(value)}\"" }.join(" ")]
+        end
+      end
+
+      # Kinds whose names and facts are edited where they stand.
+      def inplace_kinds(sheet) = (sheet.writing.things + sheet.writing.lines).uniq.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }
+
+      private
+
+      # How large a new one of a kind is, px.
+      def size(draft, sheet, kind, facts)
+        fresh = Basalt::Model::Element.new(id: draft.new_id, kind: kind.name, name: "", facts:, ends: [], ordinal: 0)
+        sheet.writing.size(draft, fresh).map(&:round)
+      end
     end
 
     # Files of a sheet, and their names.

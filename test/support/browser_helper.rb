@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "app_helper"
+require_relative "served"
 require "capybara/minitest"
 require "selenium-webdriver"
 require "axe/matchers/be_axe_clean"
@@ -23,7 +24,8 @@ module BrowserHelper
   include Capybara::DSL
   include Capybara::Minitest::Assertions
 
-  Capybara.app = Web::Application.with(secret: "0" * 64)
+  SERVED = Served.new
+  Capybara.app = SERVED
   Capybara.server = :puma, { Silent: true, Threads: "1:6" }
   Capybara.default_driver = :chromium
   Capybara.default_max_wait_time = 12
@@ -31,13 +33,41 @@ module BrowserHelper
 
   def setup
     super
+    SERVED.renew
     page.current_window.resize_to(1280, 800)
   end
 
+  # An act that was refused or failed is a failure of the test, unless it asked for it.
   def teardown
     save_picture if failures.any?
+    bad = SERVED.bad
     Capybara.reset_sessions!
     super
+    assert_empty bad.map(&:to_a), "acts were refused" unless @refusals_expected || failures.any?
+  end
+
+  def expect_refusals = @refusals_expected = true
+
+  # Types as a person does, who waits for nothing: tabs and line ends are the keys.
+  def type(text, every: 0.11)
+    text.each_char.each_slice(40) do |keys|
+      keys.inject(page.driver.browser.action) { |chain, key| chain.send_keys({ "\t" => :tab, "\n" => :enter, "\e" => :escape }.fetch(key, key)).pause(duration: every) }.perform
+    end
+  end
+
+  def press(*keys) = keys.inject(page.driver.browser.action) { |chain, key| chain.send_keys(key) }.perform
+
+  # @param seconds [Float] between a request and its answer
+  def latency(seconds)
+    page.driver.browser.network_conditions = { offline: false, latency: (seconds * 1000).round, throughput: 20_000_000 }
+  end
+
+  # Waits until nothing is on its way any more.
+  def settled
+    assert page.has_no_css?("#waiting:not([hidden])", wait: 30)
+    wait = Time.now + 30
+    Thread.pass until page.evaluate_script("Object.keys(localStorage).every((key) => !key.startsWith('basalt.outbox.'))") || Time.now > wait
+    assert_operator Time.now, :<, wait, "acts still wait"
   end
 
   def save_picture

@@ -25,12 +25,14 @@ const page = document.getElementById("sheet-page");
 closeBandsOutside();
 new Source();
 if (page) {
-  const act = new Act(page.dataset.sheet);
+  const line = new StatementLine();
+  const act = new Act(page.dataset.sheet, line);
+  line.act = act;
   const view = document.getElementById("viewport") ? new View() : null;
   const selection = new Selection(act, view);
-  const line = new StatementLine();
   const parts = { view, selection, line, act };
-  new Pieces(view, selection);
+  // The view and the selection stay where somebody is at work.
+  const pieces = new Pieces(view, selection, () => act.outbox.busy || parts.inplace?.isOpen || document.body.classList.contains("dragging"));
   if (view) {
     // In this order: each looks at a press of the pointer before the next does.
     new Band(view, selection);
@@ -39,14 +41,15 @@ if (page) {
     new Drag(view, selection, new Guides(view), act);
     parts.inplace = new InPlace(view, selection, act);
     parts.place = new Place(view, selection, act, parts.inplace, line);
-    parts.inplace.cancelled = () => parts.place.disarm();
     parts.travel = new Travel(view, selection);
     new Overview(view);
     new Beside(selection);
   }
   new Findings(act);
   new Reading(act, selection);
-  new Grid(act, selection);
+  parts.grid = new Grid(act, selection);
+  pieces.grid = parts.grid;
   new Clipboard(selection, act);
   new Keys(parts);
+  act.resume();
 }

@@ -1,7 +1,9 @@
+import { newId } from "./ids.js";
 import { things, thing, box, path, svg, nearest, DIRECTIONS } from "./geometry.js";
 import { swallowClick } from "./pointer.js";
 
 const EDGE = 7;
+const NEAR = [[EDGE, 0], [-EDGE, 0], [0, EDGE], [0, -EDGE], [5, 5], [5, -5], [-5, 5], [-5, -5]];
 const AROUND = [[0, 0], [0, 6], [0, -6], [0, 12], [0, -12], [6, 0], [-6, 0]];
 
 // Joining two things: a drag from the edge of one to the other, or the key and a pick.
@@ -14,24 +16,45 @@ export class Connect {
     view.viewport.addEventListener("click", (event) => this.pick(event), true);
   }
 
-  // Near the edge of a thing the pointer says that a line can begin there.
+  // Near the edge of a thing, inside it or outside, a mark says that a line begins here.
   hover(event) {
-    if (event.buttons) return;
-    document.body.classList.toggle("at-edge", Boolean(this.edge(event)));
+    if (event.buttons || this.from) return;
+    const found = document.body.classList.contains("placing") ? null : this.edge(event);
+    document.body.classList.toggle("at-edge", Boolean(found));
+    this.mark(found && this.view.at(event), found);
   }
 
+  mark(at, group) {
+    this.paper.querySelector(".begins")?.remove();
+    if (!at) return;
+    const { x, y, right, bottom } = box(group);
+    const [nx, ny] = [Math.min(Math.max(at.x, x), right), Math.min(Math.max(at.y, y), bottom)];
+    const sides = [[x, ny, nx - x], [right, ny, right - nx], [nx, y, ny - y], [nx, bottom, bottom - ny]];
+    const [cx, cy] = sides.reduce((best, side) => (side[2] < best[2] ? side : best));
+    this.paper.append(svg("circle", { class: "begins", cx, cy, r: 4 / this.view.scale }));
+  }
+
+  // The thing at whose edge the pointer is: as far outside as inside.
   edge(event) {
-    const group = event.target.closest("#layer-things > g[data-box]");
-    if (!group || this.view.scale < 0.4) return null;
+    if (this.view.scale < 0.4 || event.target.closest(".handle, #inplace")) return null;
+    const group = event.target.closest("#layer-things > g[data-box]") ?? (event.target.closest("#layer-lines > g, #layer-labels > g") ? null : this.around(event));
+    if (!group) return null;
     const { x, y } = this.view.at(event);
     const at = box(group);
-    const near = Math.min(EDGE / this.view.scale, at.h / 5);
     const inside = Math.min(x - at.x, at.right - x, y - at.y, at.bottom - y);
-    return inside < near && inside > -near ? group : null;
+    return inside < Math.min(EDGE / this.view.scale, at.h / 5) && inside > -EDGE / this.view.scale ? group : null;
+  }
+
+  around(event) {
+    for (const [dx, dy] of NEAR) {
+      const group = document.elementFromPoint(event.clientX + dx, event.clientY + dy)?.closest("#layer-things > g[data-box]");
+      if (group) return group;
+    }
+    return null;
   }
 
   start(event) {
-    if (event.button !== 0 || event.shiftKey || this.from) return;
+    if (event.button !== 0 || event.shiftKey || this.from || document.body.classList.contains("placing")) return;
     const group = this.edge(event);
     if (!group) return;
     event.preventDefault();
@@ -85,7 +108,10 @@ export class Connect {
     return /[,:;()"]/.test(name) ? `"${name.replaceAll('"', '""')}"` : name;
   }
 
-  join(from, to) { return this.act.post("connected", { from, to }); }
+  join(from, to) {
+    const names = [from, to].map((id) => thing(id)?.dataset.name).join(" to ");
+    return this.act.post("connected", { from, to, id: newId() }, { label: names, about: [from, to] });
+  }
 
   // By the key: the selection waits for its other end.
   begin() {

@@ -1,16 +1,22 @@
 import { Columns } from "./columns.js";
 import { Ranges } from "./ranges.js";
+import { Cells } from "./cells.js";
+import { Rows } from "./rows.js";
 
 const typed = (event) => event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey;
 const STEPS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
 // The register as a grid of cells: walked with the arrows, filled in by typing, copied to and
-// from a spreadsheet. What is not taken stays in its cell with the reason.
+// from a spreadsheet. Nobody waits for an answer: what was typed stands in its cell at once, a new
+// row is a row from its first key, and what is not taken stays in its cell with the reason.
 export class Grid {
   constructor(act, selection) {
     Object.assign(this, { act, selection });
     this.place = document.getElementById("table");
-    this.refused = new Map();
+    this.cells = new Cells(this);
+    this.news = new Rows(this);
+    this.columns = new Columns(this);
+    this.ranges = new Ranges(this);
     this.place.addEventListener("pointerdown", (event) => this.press(event));
     this.place.addEventListener("pointerover", (event) => { if (event.buttons === 1 && this.anchor) this.reach(event.target.closest("td[data-key]")); });
     this.place.addEventListener("dblclick", (event) => { if (event.target.closest("td[data-key]")) this.edit(); });
@@ -19,11 +25,10 @@ export class Grid {
     this.place.addEventListener("copy", (event) => this.ranges.copy(event));
     this.place.addEventListener("paste", (event) => this.ranges.paste(event));
     this.place.addEventListener("focusin", (event) => { const cell = event.target.closest("td[data-key]"); if (cell && cell !== this.cell) this.go(cell, false); });
-    document.addEventListener("basalt:drawn", () => this.restore());
+    this.place.addEventListener("focusout", () => setTimeout(() => { if (!this.place.contains(document.activeElement)) this.news.left(null); }));
     document.getElementById("filter").addEventListener("input", () => this.filter());
+    document.getElementById("tabs").addEventListener("click", (event) => this.turn(event.target.closest("[data-kind]")));
     new MutationObserver(() => this.opened()).observe(this.place, { childList: true });
-    this.columns = new Columns(this);
-    this.ranges = new Ranges(this);
     this.opened();
   }
 
@@ -31,21 +36,50 @@ export class Grid {
   rows() { return [...this.table.querySelectorAll("tr[data-row]")]; }
   keys() { return [...this.table.querySelectorAll("th[data-key]")].filter((head) => !head.hidden).map((head) => head.dataset.key); }
   head(key) { return this.table.querySelector(`th[data-key="${CSS.escape(key)}"]`); }
+  row(id) { return this.table.querySelector(`tr[data-row="${CSS.escape(id)}"]`); }
   at(row, key) { return this.table.querySelector(`tr[data-row="${CSS.escape(row)}"] > td[data-key="${CSS.escape(key)}"]`); }
   where(cell) { return [cell.parentNode.dataset.row, cell.dataset.key]; }
+
+  // Another table is on its way: what is typed before it is there is typed into it.
+  turn(tab) {
+    if (!tab || tab.dataset.kind === this.table?.dataset.kind) return;
+    this.ahead = [];
+    clearTimeout(this.given);
+    this.given = setTimeout(() => { this.ahead = null; }, 10_000);
+  }
+
+  // Takes a key that comes too early for the table.
+  holds(event) {
+    if (!this.ahead || event.ctrlKey || event.metaKey || event.key === "Shift") return false;
+    event.preventDefault();
+    this.ahead.push({ key: event.key, shiftKey: event.shiftKey });
+    return true;
+  }
 
   opened() {
     if (!this.table) return;
     this.columns.offer();
+    this.cell = null;
     const first = this.table.querySelector("td[data-key]");
     if (first && !this.table.querySelector("td[tabindex='0']")) first.tabIndex = 0;
-    this.restore();
+    this.cells.paint();
+    const ahead = this.ahead ?? [];
+    this.ahead = null;
+    if (ahead.length && first) { this.go(first); ahead.forEach((key) => this.replay(key)); }
+  }
+
+  replay({ key, shiftKey }) {
+    const event = { key, shiftKey, target: this.input ?? this.cell, preventDefault() {}, stopPropagation() {} };
+    if (this.input && key.length === 1) this.input.value += key;
+    else if (this.input && key === "Backspace") this.input.value = this.input.value.slice(0, -1);
+    else this.key(event);
   }
 
   press(event) {
     const cell = event.target.closest("td[data-key]");
-    if (!cell || event.button !== 0 || event.target.closest("input, select")) return;
+    if (!cell || event.button !== 0 || event.target.closest("input")) return;
     if (this.input) this.take();
+    this.run = null;
     if (event.shiftKey && this.cell) { event.preventDefault(); return this.reach(cell); }
     this.go(cell);
   }
@@ -59,6 +93,7 @@ export class Grid {
     this.anchor = this.where(cell);
     this.far = this.anchor;
     cell.tabIndex = 0;
+    this.news.left(cell.parentNode);
     if (focus) cell.focus({ preventScroll: false });
     this.paint();
     if (row && row !== this.selection.id) this.selection.choose(row, true);
@@ -80,8 +115,8 @@ export class Grid {
 
   paint() {
     this.table.querySelectorAll(".in-range").forEach((cell) => cell.classList.remove("in-range"));
+    if (this.anchor[0] === this.far[0] && this.anchor[1] === this.far[1]) return;
     const [rows, keys] = this.range();
-    if (rows.length * keys.length < 2) return;
     rows.forEach((row) => keys.forEach((key) => this.at(row, key)?.classList.add("in-range")));
   }
 
@@ -89,8 +124,9 @@ export class Grid {
     if (this.input) return this.typing(event);
     const cell = event.target.closest("td[data-key]");
     if (!cell) return;
-    if (STEPS[event.key] && !event.altKey) return this.walk(event, STEPS[event.key]);
+    if (STEPS[event.key]) this.run = null;
     if (event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown") && this.table.dataset.ordered) return this.shift(event, cell, event.key === "ArrowUp" ? -1 : 1);
+    if (STEPS[event.key] && !event.altKey) return this.walk(event, STEPS[event.key]);
     const act = this.acts(event)[event.key];
     if (act) { event.preventDefault(); event.stopPropagation(); return act(); }
     if ((event.ctrlKey || event.metaKey) && event.key === "d") { event.preventDefault(); event.stopPropagation(); return this.ranges.fillDown(); }
@@ -100,7 +136,7 @@ export class Grid {
   acts(event) {
     return {
       Tab: () => this.along(event.shiftKey ? -1 : 1),
-      Enter: () => this.step(0, event.shiftKey ? -1 : 1),
+      Enter: () => this.down(event.shiftKey ? -1 : 1),
       F2: () => this.edit(),
       Delete: () => this.ranges.clear(),
       Backspace: () => this.ranges.clear(),
@@ -110,12 +146,16 @@ export class Grid {
     };
   }
 
-  // A row goes up or down among those of a table that has an order.
+  // A row goes up or down among those of a table that has an order. Its neighbour is what moves,
+  // so that the row keeps the focus.
   shift(event, cell, by) {
     event.preventDefault();
     event.stopPropagation();
-    const [row, key] = this.where(cell);
-    this.act.post(`rows/${row}`, { by }).then(() => this.open({ by: "", down: "" })).then(() => this.go(this.at(row, key)));
+    const row = cell.parentNode;
+    const other = by < 0 ? row.previousElementSibling : row.nextElementSibling;
+    if (!other?.dataset.element || !row.dataset.element) return;
+    if (by < 0) row.after(other); else row.before(other);
+    this.act.post(`rows/${row.dataset.row}`, { by }, { label: "moving a row" }).then(() => this.reload());
   }
 
   walk(event, [dx, dy]) {
@@ -135,11 +175,20 @@ export class Grid {
 
   step(dx, dy) { this.go(this.at(...this.shifted(this.where(this.cell), dx, dy))); }
 
+  // Enter leads to the next row, below the cell at which a run of Tabs began.
+  down(by) {
+    const begun = this.run ?? this.cell.dataset.key;
+    this.run = null;
+    const [row] = this.shifted(this.where(this.cell), 0, by);
+    this.go(this.at(row, begun));
+  }
+
   // Tab goes on to the next row at the end of one, and out of the table at its end.
   along(by) {
     const keys = this.keys();
     const [row, key] = this.where(this.cell);
     const index = keys.indexOf(key) + by;
+    this.run ??= key;
     if (index >= 0 && index < keys.length) return this.go(this.at(row, keys[index]));
     const rows = this.rows().map((one) => one.dataset.row);
     const next = rows[rows.indexOf(row) + by];
@@ -150,36 +199,35 @@ export class Grid {
   edit(first = null) {
     const cell = this.cell;
     if (!cell || cell.classList.contains("computed")) return this.act.say("This is worked out from the model and cannot be written", "refusal");
+    if (cell.parentNode.classList.contains("new")) this.begin(cell.parentNode);
     const head = this.head(cell.dataset.key);
     this.before = cell.textContent;
-    this.input = head.dataset.choices && head.dataset.type === "choice" ? this.choice(head) : this.text(head, first);
+    this.input = this.field(head, first);
     this.input.setAttribute("aria-label", head.textContent.trim());
     cell.replaceChildren(this.input);
     this.input.focus();
-    this.input.setSelectionRange?.(this.input.value.length, this.input.value.length);
+    this.input.setSelectionRange(this.input.value.length, this.input.value.length);
     this.input.addEventListener("blur", () => this.take());
   }
 
-  choice(head) {
-    const list = document.createElement("select");
-    ["", ...head.dataset.choices.split("|")].forEach((choice) => list.append(new Option(choice, choice, false, choice === this.before)));
-    return list;
+  // The empty row becomes one of its own, and another empty one stands below.
+  begin(row) {
+    const at = this.where(this.cell)[1];
+    this.news.begin(row);
+    this.anchor = [row.dataset.row, at];
+    this.far = this.anchor;
   }
 
-  text(head, first) {
+  field(head, first) {
     const input = document.createElement("input");
-    input.value = first ?? this.before;
-    input.maxLength = 2000;
-    input.autocomplete = "off";
-    input.spellcheck = false;
+    Object.assign(input, { value: first ?? this.before, maxLength: 2000, autocomplete: "off", spellcheck: false });
     if (head.dataset.type === "reference") this.complete(input, head.dataset.key);
-    if (head.dataset.type === "pattern") this.offer(input, head.dataset.choices.split("|"));
+    if (head.dataset.choices) this.offer(input, head.dataset.choices.split("|"));
     return input;
   }
 
   complete(input, key) {
-    const list = document.getElementById("names");
-    list.replaceChildren();
+    document.getElementById("names").replaceChildren();
     input.setAttribute("list", "names");
     this.act.fill("#names", `names/${encodeURIComponent(this.table.dataset.kind)}/${encodeURIComponent(key)}`);
   }
@@ -191,7 +239,7 @@ export class Grid {
 
   typing(event) {
     event.stopPropagation();
-    const then = { Enter: () => this.step(0, event.shiftKey ? -1 : 1), Tab: () => this.along(event.shiftKey ? -1 : 1), Escape: null }[event.key];
+    const then = { Enter: () => this.down(event.shiftKey ? -1 : 1), Tab: () => this.along(event.shiftKey ? -1 : 1), Escape: null }[event.key];
     if (then === undefined) return;
     event.preventDefault();
     if (event.key === "Escape") { this.input.value = this.before; this.take(); this.cell.focus(); } else { this.take(); then(); }
@@ -202,62 +250,31 @@ export class Grid {
     const input = this.input;
     if (!input) return;
     this.input = null;
-    const text = input.value;
     const cell = input.closest("td");
+    const text = this.whole(cell, input.value);
     cell.textContent = text;
     if (text !== this.before) this.send([[...this.where(cell), text]]);
   }
 
-  // A row that is not there yet is sent whole, until it is.
-  send(cells) {
-    if (cells.length === 0) return;
-    const news = [...new Set(cells.map(([row]) => row).filter((row) => row.startsWith("new-")))];
-    const sent = new Set(cells.map(([row, key]) => `${row} ${key}`));
-    const rest = news.flatMap((row) => [...this.table.querySelectorAll(`tr[data-row="${CSS.escape(row)}"] > td[data-key]`)].map((cell) => [row, cell.dataset.key, cell.textContent]))
-      .filter(([row, key, text]) => text && !sent.has(`${row} ${key}`));
-    cells.forEach(([row, key]) => this.refused.delete(`${row} ${key}`));
-    this.act.post("cells", { kind: this.table.dataset.kind, cells: JSON.stringify([...cells, ...rest]) }).then(() => this.answered());
+  // The beginning of just one of the words that a column takes means that word.
+  whole(cell, text) {
+    const head = this.head(cell.dataset.key);
+    if (!text || head.dataset.type !== "choice") return text;
+    const choices = head.dataset.choices.split("|");
+    const begun = choices.filter((choice) => choice.startsWith(text.toLowerCase()));
+    return choices.includes(text) || begun.length !== 1 ? text : begun[0];
   }
 
-  answered() {
-    const answer = document.getElementById("entered");
-    if (!answer) return;
-    const made = JSON.parse(answer.dataset.made);
-    const refused = JSON.parse(answer.dataset.refused);
-    answer.remove();
-    refused.forEach(([row, key, text, reason]) => this.refused.set(`${made[row] ?? row} ${key}`, { row: made[row] ?? row, key, text, reason }));
-    this.adopt(made);
-    this.restore();
-    if (refused.length) this.act.say(`${refused.length === 1 ? "One cell was" : `${refused.length} cells were`} not taken: ${refused[0][3]}`, "refusal");
-  }
+  send(cells) { this.cells.send(cells); }
 
-  // The row that was new is one of the table now, and an empty one takes its place.
-  adopt(made) {
-    const fresh = this.table.querySelector("tr.new");
-    if (!made[fresh?.dataset.row]) return;
-    const inNew = this.cell?.parentNode === fresh ? this.cell.dataset.key : null;
-    fresh.querySelectorAll("td").forEach((cell) => { cell.textContent = ""; cell.classList.remove("refused"); });
-    this.refused.forEach((one, name) => { if (one.row === fresh.dataset.row) this.refused.delete(name); });
-    if (inNew) this.go(this.at(fresh.dataset.row, inNew), document.activeElement === document.body || this.place.contains(document.activeElement));
-  }
+  // Rows of an answer, put where they stand, or at the end.
+  fill(rows) { this.news.fill(rows); }
 
-  // After an answer replaced rows: the cell that keys are about, and what was refused.
-  restore() {
-    if (!this.table) return;
-    this.refused.forEach(({ row, key, text, reason }) => {
-      const cell = this.at(row, key);
-      if (!cell) return;
-      cell.textContent = text;
-      cell.classList.add("refused");
-      cell.title = reason;
-      cell.setAttribute("aria-invalid", "true");
-      cell.setAttribute("aria-description", reason);
-    });
-    if (!this.cell || this.cell.isConnected || this.input) return;
-    const again = this.at(...this.anchor);
-    const focused = document.activeElement === document.body;
-    this.cell = null;
-    if (again) { this.cell = again; again.tabIndex = 0; if (focused) again.focus(); }
+  drop(id) {
+    const row = document.getElementById(id);
+    if (!row || !this.table?.contains(row)) return row?.remove();
+    if (row.contains(document.activeElement)) this.step(0, row.nextElementSibling ? 1 : -1);
+    row.remove();
   }
 
   sort(button) {
@@ -269,12 +286,17 @@ export class Grid {
 
   filter() {
     clearTimeout(this.later);
-    this.later = setTimeout(() => this.open({ by: this.table.dataset.by, down: this.table.dataset.down }), 200);
+    this.later = setTimeout(() => this.open(this.order()), 200);
   }
 
+  order() { return { by: this.table.dataset.by, down: this.table.dataset.down }; }
+  address(order) { return `${this.table.dataset.path}?${new URLSearchParams({ ...order, filter: document.getElementById("filter").value })}`; }
+
   open(order) {
-    const path = this.table.dataset.path.slice(this.act.sheet.length + 1);
-    this.cell = null;
-    return this.act.fill("#table", `${path}?${new URLSearchParams({ ...order, filter: document.getElementById("filter").value })}`);
+    const path = this.address(order).slice(this.act.sheet.length + 1);
+    return this.act.fill("#table", path);
   }
+
+  // The rows as the server has them now; whoever types goes on typing.
+  reload() { return this.news.reload(this.address(this.order())); }
 }

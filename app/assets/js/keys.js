@@ -14,11 +14,13 @@ export class Keys {
     document.getElementById("tabs").addEventListener("click", (event) => this.tab(event.target.closest("[data-kind]")));
     document.getElementById("tabs").addEventListener("keydown", (event) => this.walkTabs(event));
     document.getElementById("statement").addEventListener("keydown", (event) => { if (event.key === "Escape") this.place?.disarm(); });
+    // A row that is about to be walked away from keeps its keys to itself.
+    document.addEventListener("keydown", (event) => { if (event.target === document.body && this.grid.holds(event)) event.stopImmediatePropagation(); }, true);
   }
 
   pressed(event) {
     if (event.target.closest("input, select, textarea, dialog, [contenteditable]") || event.defaultPrevented) return;
-    if (this.inplace?.opening) return this.inplace.hold(event);
+    if (this.grid.holds(event)) return;
     if (this.connect?.key(event)) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (DIRECTIONS[key]) return this.arrow(event, key);

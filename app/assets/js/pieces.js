@@ -3,9 +3,9 @@ const MOST_GLIDING = 600;
 // Puts the pieces of an answer into the drawing and the register: groups and rows replace
 // those of the same id, new ones join their layer or table.
 export class Pieces {
-  constructor(view, selection) {
-    this.view = view;
-    this.selection = selection;
+  constructor(view, selection, held) {
+    Object.assign(this, { view, selection, held });
+    this.version = 0;
     this.box = document.getElementById("pieces");
     new MutationObserver(() => this.take()).observe(this.box, { childList: true });
   }
@@ -13,16 +13,17 @@ export class Pieces {
   take() {
     const answer = this.box.querySelector("[data-version]");
     if (!answer) return;
-    const entered = this.box.querySelector("#entered");
     this.box.replaceChildren();
-    if (entered) document.getElementById("session").after(entered);
+    // What was asked for before an act and answered after it is older than what stands there.
+    if (Number(answer.dataset.version) < this.version) return;
+    this.version = Number(answer.dataset.version);
     if (document.getElementById("drawing")) this.draw(answer);
     else if (document.getElementById("reading") && !document.getElementById("reading-text")) window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
     this.fillTable(answer);
     const gone = answer.dataset.gone.split(" ").filter(Boolean);
     this.selection.prune(gone.filter((id) => id.startsWith("r")).map((id) => id.slice(1)));
-    answer.dataset.gone.split(" ").filter(Boolean).forEach((id) => document.getElementById(id)?.remove());
-    if (answer.dataset.fresh) this.selection.set(answer.dataset.fresh.split(" "));
+    gone.forEach((id) => (id.startsWith("r") ? this.grid?.drop(id) : document.getElementById(id)?.remove()));
+    if (answer.dataset.fresh && !this.held()) this.selection.set(answer.dataset.fresh.split(" "));
     this.selection.mark();
     document.dispatchEvent(new CustomEvent("basalt:drawn"));
   }
@@ -38,7 +39,7 @@ export class Pieces {
     this.reveal(whole);
     if (this.view) {
       this.view.paper.dataset.frame = answer.dataset.frame;
-      if (whole || !this.view.touched) this.view.fit();
+      if (!this.view.touched && !this.held()) this.view.fit();
     }
     if (before) this.glide(before);
     const teach = document.getElementById("teach");
@@ -62,7 +63,7 @@ export class Pieces {
 
   // A thing that is new is brought into sight.
   reveal(whole) {
-    if (!whole && this.view?.touched && this.fresh) this.view.reveal(this.fresh);
+    if (!whole && this.view?.touched && this.fresh && document.activeElement?.id === "statement") this.view.reveal(this.fresh);
     this.fresh = null;
   }
 
@@ -75,23 +76,12 @@ export class Pieces {
     layer.append(piece);
   }
 
-  hide(table, row) {
-    [...row.cells].forEach((cell, index) => { cell.hidden = table.tHead.rows[0].cells[index].hidden; });
-  }
-
   fillTable(answer) {
-    const open = document.querySelector("#table table");
-    if (!open) {
-      const first = answer.dataset.whole === "true" || answer.querySelector("table[data-kind]") ? document.querySelector("#tabs [role=tab]") : null;
+    const whole = answer.dataset.whole === "true";
+    if (!this.grid?.table) {
+      const first = whole || answer.querySelector("table[data-kind]") ? document.querySelector("#tabs [role=tab]") : null;
       if (first) first.click();
-      return;
-    }
-    if (answer.dataset.whole === "true") document.querySelector(`#tabs [data-kind="${CSS.escape(open.dataset.kind)}"]`)?.click();
-    answer.querySelectorAll(`table[data-kind="${CSS.escape(open.dataset.kind)}"] tr`).forEach((row) => {
-      const standing = open.querySelector(`#${CSS.escape(row.id)}`);
-      if (standing) standing.replaceWith(row);
-      else if (!open.querySelector("tr.more")) open.tBodies[0].append(row);
-      this.hide(open, row);
-    });
+    } else if (whole) this.grid.reload();
+    else this.grid.fill(answer.querySelectorAll(`table[data-kind="${CSS.escape(this.grid.table.dataset.kind)}"] tr`));
   }
 }

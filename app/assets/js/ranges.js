@@ -1,3 +1,8 @@
+import { newId } from "./ids.js";
+
+// Rows beyond this many are shown when the server has taken them.
+const MOST_SHOWN = 500;
+
 // What is done with a range of cells of the register: emptied, filled down, copied to and from a spreadsheet.
 export class Ranges {
   constructor(grid) {
@@ -13,7 +18,7 @@ export class Ranges {
   fillDown() {
     const { grid } = this;
     const [rows, keys] = grid.range();
-    grid.send(rows.slice(1).flatMap((row) => keys.map((key) => [row, key, grid.at(rows[0], key).textContent])).filter(([row, key]) => !grid.at(row, key).classList.contains("computed")));
+    grid.send(rows.slice(1).flatMap((row) => keys.map((key) => [row, key, grid.at(rows[0], key).textContent])).filter(([row, key]) => grid.row(row).dataset.element && !grid.at(row, key).classList.contains("computed")));
   }
 
   copy(event) {
@@ -38,11 +43,20 @@ export class Ranges {
     const top = rows.indexOf(grid.range()[0][0]);
     const left = keys.indexOf(grid.range()[1][0]);
     const cells = [];
+    const fresh = lines.slice(Math.max(0, rows.length - 1 - top)).map(() => null);
+    const own = (down) => {
+      if (rows[top + down] && !grid.row(rows[top + down]).classList.contains("new")) return rows[top + down];
+      const index = down - (rows.length - 1 - top);
+      fresh[index] ??= fresh.length > MOST_SHOWN ? `new-${newId()}` : grid.news.another();
+      return fresh[index];
+    };
     lines.forEach((line, down) => line.forEach((text, right) => {
       const key = keys[left + right];
       if (!key || grid.head(key).dataset.type === "computed") return;
-      cells.push([rows[top + down] ?? `new-${top + down - rows.length + 2}`, key, text]);
+      cells.push([own(down), key, text]);
     }));
+    grid.anchor = grid.where(grid.cell);
+    grid.far = grid.anchor;
     grid.send(cells);
   }
 }

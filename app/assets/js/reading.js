@@ -1,7 +1,8 @@
 const LINE = 24;
 
 // The reading as text: the line that the caret is in selects what it tells, and lines that
-// could not be understood are marked behind it.
+// could not be understood are marked behind it. What is sent stays open and can be typed on; the
+// answer takes its place only where nobody did.
 export class Reading {
   constructor(act, selection) {
     Object.assign(this, { act, selection });
@@ -9,28 +10,65 @@ export class Reading {
     if (!this.place) return;
     this.place.addEventListener("click", (event) => this.clicked(event));
     this.place.addEventListener("keydown", (event) => { if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) event.target.form?.requestSubmit(); });
+    this.place.addEventListener("submit", (event) => this.submit(event));
     this.place.addEventListener("scroll", () => this.follow(), true);
     this.place.addEventListener("input", () => this.mark());
     ["keyup", "pointerup"].forEach((type) => this.place.addEventListener(type, (event) => this.caret(event.target)));
     new MutationObserver(() => this.opened()).observe(this.place, { childList: true });
+    act.answers.before = (part, origin) => { if (origin?.reading !== undefined) this.keep(part, origin.reading); };
   }
 
   get text() { return document.getElementById("reading-text"); }
 
   clicked(event) {
-    if (event.target.id === "edit-reading") this.act.fill("#reading", "reading/edit");
+    if (event.target.id === "edit-reading") this.edit();
     if (event.target.id === "leave-reading") window.location.reload();
     if (event.target.dataset.line) this.goTo(Number(event.target.dataset.line));
   }
 
+  // The text is there at once: the page brought it along.
+  edit() {
+    this.place.replaceChildren(document.getElementById("reading-as-text").content.cloneNode(true));
+    this.opened();
+  }
+
   opened() {
-    if (!this.text) return;
+    if (!this.text || this.opens === this.text) return;
+    this.opens = this.text;
     this.owners = this.text.parentNode.dataset.owners.split(" ");
-    this.refused = new Set(this.text.parentNode.dataset.refused.split(" ").filter(Boolean).map(Number));
     this.typed = this.text.value.split("\n");
+    const lines = this.text.parentNode.dataset.refused.split(" ").filter(Boolean).map(Number);
+    this.refused = new Set(lines.map((line) => this.typed[line]));
     this.mark();
     this.text.focus();
-    if (this.refused.size) this.goTo(Math.min(...this.refused));
+    if (lines.length) this.goTo(Math.min(...lines));
+  }
+
+  submit(event) {
+    event.preventDefault();
+    const sent = this.text.value;
+    if (sent === this.sent) return;
+    this.sent = sent;
+    this.act.post("reading", { before: event.target.elements.before.value, text: sent }, { label: "the reading", origin: { reading: sent } }).then(() => this.done());
+  }
+
+  // Somebody typed on: what stands there stays, and what was taken is what it is compared with.
+  keep(part, sent) {
+    const answer = part.querySelector("hx-partial[hx-target='#reading']");
+    if (!this.text || this.text.value === sent || !answer) return;
+    answer.remove();
+    const lines = answer.querySelector(".lines");
+    const refused = lines?.dataset.refused.split(" ").filter(Boolean).map(Number) ?? [];
+    const text = (answer.querySelector("#reading-text")?.textContent ?? "").replace(/^\n/, "").split("\n");
+    this.refused = new Set(refused.map((line) => text[line]));
+    this.typed = sent.split("\n").filter((line) => !this.refused.has(line));
+    this.text.form.elements.before.value = this.typed.join("\n");
+    this.mark();
+  }
+
+  done() {
+    this.sent = null;
+    if (!this.text) this.place.focus();
   }
 
   goTo(line) {
@@ -45,10 +83,10 @@ export class Reading {
   mark() {
     if (!this.text) return;
     const known = new Set(this.typed);
-    document.getElementById("reading-marks").replaceChildren(...this.text.value.split("\n").map((line, index) => {
+    document.getElementById("reading-marks").replaceChildren(...this.text.value.split("\n").map((line) => {
       const row = document.createElement("span");
       row.textContent = `${line || " "}\n`;
-      if (this.refused.has(index) && line === this.typed[index]) row.className = "wrong";
+      if (this.refused.has(line)) row.className = "wrong";
       else if (!known.has(line)) row.className = "different";
       return row;
     }));

@@ -6,13 +6,11 @@ export class StatementLine {
     this.completion = document.getElementById("completion");
     this.active = -1;
     this.input.addEventListener("keydown", (event) => this.key(event));
-    this.input.addEventListener("blur", () => setTimeout(() => this.close(), 150));
+    this.input.addEventListener("blur", () => this.close());
     this.input.addEventListener("paste", (event) => this.paste(event));
     this.completion.addEventListener("pointerdown", (event) => this.pick(event));
     new MutationObserver(() => this.offered()).observe(this.completion, { childList: true, subtree: true });
-    // What has to be said first is said with it.
-    document.addEventListener("click", (event) => { const first = event.target.closest("[data-first]"); if (first) this.send(first.dataset.first); });
-    this.form.addEventListener("htmx:after:request", (event) => this.answered(event));
+    this.form.addEventListener("submit", (event) => this.submit(event), true);
     document.querySelectorAll("[data-say]").forEach((example) => example.addEventListener("click", () => this.begin(example.dataset.say)));
   }
 
@@ -72,13 +70,20 @@ export class StatementLine {
 
   key(event) {
     const options = this.completion.hidden ? [] : this.options();
-    if (event.key === "Escape") return this.completion.hidden ? this.input.blur() : this.close();
+    if (event.key === "Escape") return this.escape();
     if (event.key === "Enter" && this.active >= 0) { event.preventDefault(); return this.complete(options[this.active]); }
     if (event.key === "Tab" && !event.shiftKey && this.input.value) return this.tab(event, options);
     this.waiting = false;
     if (event.key === "ArrowDown" || event.key === "ArrowUp") { event.preventDefault(); this.step(options, event.key === "ArrowDown" ? 1 : -1); }
     if (event.key === "Enter") this.close();
     this.letter(event);
+  }
+
+  // The choices go with the line; nothing of them stays in the way of the next statement.
+  escape() {
+    this.close();
+    this.waiting = false;
+    this.input.blur();
   }
 
   // Somebody faster than the offers gets the first when they come.
@@ -120,17 +125,16 @@ export class StatementLine {
     this.send(text);
   }
 
-  send(text) {
-    window.htmx.ajax("POST", this.form.getAttribute("hx-post"), {
-      source: this.form, swap: "none", values: { statements: text, ...Object.fromEntries(new FormData(document.getElementById("session"))) },
-    });
+  // What was said leaves the line at once; the line is free for the next statement.
+  submit(event) {
+    event.preventDefault();
+    event.stopPropagation();
+    const text = this.input.value.trim();
+    this.clear();
+    if (text) this.send(text);
   }
 
-  // What was not taken stays, so that it can be mended.
-  answered(event) {
-    if (event.target !== this.form) return;
-    const status = event.detail?.ctx?.response?.raw?.status ?? event.detail?.ctx?.response?.status;
-    if (status !== 200) return;
-    this.clear();
+  send(text) {
+    this.act.post("statements", { statements: text }, { label: text.length > 120 ? `${text.slice(0, 119)}…` : text, origin: { statement: text } });
   }
 }

@@ -4,12 +4,15 @@ module Basalt
   module Register
     # Cells filled in together: what can be taken is, and the others say why they cannot.
     class Entry
+      # A row that the page opened carries the id that its element is to have.
+      OWN = /\Anew-(\h{8}-\h{4}-\h{4}-\h{4}-\h{12})\z/
       # A cell that was not taken: which row, which column, the text and the reason.
       Refused = Value.of(:row, :key, :text, :reason)
       MOST = 50_000
 
       # @param cells [Array<Array(String, String, String)>] row, key of the column, text; the row is
-      #   the id of an element, or any other word for one that is to be made
+      #   the id of an element, or any other word for one that is to be made; +new-+ and an id makes it under that
+      #   id, and fills it in where it is there already
       def initialize(sheet, kind, cells)
         @sheet = sheet
         @kind = Model::Catalogue.kind(kind)
@@ -24,7 +27,10 @@ module Basalt
 
       # @return [Integer] how many cells were taken
       def into(draft)
-        @rows.sum { |row, texts| draft.element(row) ? fill(draft, row, row, texts) : add(draft, row, texts) }
+        @rows.sum do |row, texts|
+          id = row[OWN, 1] || row
+          draft.element(id) ? fill(draft, row, id, texts) : add(draft, row, texts)
+        end
       end
 
       private
@@ -48,7 +54,7 @@ module Basalt
         missing = @columns.values.select(&:required).reject { |column| texts.key?(column.key) }
         return wait(row, texts, missing) if missing.any?
 
-        id = draft.new_id
+        id = row[OWN, 1] || draft.new_id
         draft.apply(addition(draft, texts, id))
         Change::Show.new(sheet_id: @sheet.id, element_id: id).apply(draft) if !@kind.relation? && @sheet.writing.draws?(draft.element(id))
         @made[row] = id
