@@ -18,11 +18,25 @@ module Store
     end
 
     # @param text [String]
+    # @yieldparam bytes [String] an image of the document
+    # @yieldreturn [#content, #type, #width, #height] the same made safe
     # @return [Project] a new one, whose ids are its own
     # @raise [Basalt::Formats::ProjectDocument::Damaged] and nothing is taken
-    def read(text)
+    def read(text, &safe)
       document = Basalt::Formats::ProjectDocument.read(text)
-      Renumbered.new(document).then { |fresh| ActiveRecord::Base.transaction { keep(fresh) } }
+      fresh = Renumbered.new(document)
+      images = fresh.images.each_with_index.map { |image, index| safe_image(image, index, &safe) }
+      ActiveRecord::Base.transaction { keep(fresh, images) }
+    end
+
+    # An image from a document is looked at like one that somebody brings to a sheet.
+    def safe_image(image, index)
+      made = yield Basalt::Formats::ImageRows.bytes(image, index)
+      { id: image["id"], name: image["name"], type: made.type, width: made.width, height: made.height, content: made.content }
+    rescue Basalt::Formats::ProjectDocument::Damaged
+      raise
+    rescue Basalt::Mistake => e
+      raise Basalt::Formats::ProjectDocument::Damaged.new("/images/#{index}/data", e.message)
     end
 
     def journal(project_id)
@@ -37,10 +51,10 @@ module Store
 
     def texts(project_id) = SourceText.where(project_id:).order(:source_id, :version).map { |text| { source_id: text.source_id, version: text.version, content: text.content } }
 
-    def keep(fresh)
+    def keep(fresh, images)
       project = Project.open(fresh.name)
       Writer.new(project.id).write(fresh.effect)
-      fresh.images.each { |image| Image.create!(**image.slice("id", "name", "type", "width", "height"), project_id: project.id, content: Base64.strict_decode64(image["data"])) }
+      images.each { |image| Image.create!(**image, project_id: project.id) }
       fresh.texts.each { |text| SourceText.create!(**text, project_id: project.id) }
       fresh.journal.each_slice(500) { |rows| JournalEntry.insert_all(rows.map { |row| { "sheet_id" => nil, "of_number" => nil, **row, "project_id" => project.id } }) }
       project.update!(version: fresh.journal.filter_map { |row| row["number"] }.max || 0)

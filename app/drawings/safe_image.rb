@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "rexml/document"
+require "nokogiri"
 
 module Drawings
   # An image that somebody brings in, made safe: PNG is written anew, of SVG only shapes, texts
@@ -10,10 +10,14 @@ module Drawings
     SIDE = 4000
     DEPTH = 60
     NODES = 20_000
+    # Marks in the text of an SVG, before it is parsed: where elements begin and end, and entities.
+    MARKS = 60_000
     ELEMENTS = %w[svg g path rect circle ellipse line polyline polygon text tspan title desc defs linearGradient radialGradient stop clipPath use].freeze
     ATTRIBUTES = %w[id class d x y x1 y1 x2 y2 cx cy r rx ry dx dy width height points transform viewBox preserveAspectRatio fill fill-opacity fill-rule stroke
                     stroke-width stroke-opacity stroke-dasharray stroke-linecap stroke-linejoin opacity font-family font-size font-weight font-style
-                    text-anchor offset stop-color stop-opacity gradientUnits gradientTransform clip-path clip-rule clipPathUnits xmlns href].freeze
+                    text-anchor offset stop-color stop-opacity gradientUnits gradientTransform clip-path clip-rule clipPathUnits href].freeze
+
+    TOO_LARGE = "The SVG is too deep or too large"
 
     # The image cannot be taken.
     class Unfit < Basalt::Mistake; end
@@ -40,49 +44,54 @@ module Drawings
       text = bytes.dup.force_encoding("UTF-8")
       raise Unfit, "This is neither PNG nor SVG" unless text.valid_encoding? && text.match?(/<svg[\s>]/)
       raise Unfit, "An SVG with a document type or entities is not taken" if text.match?(/<!(DOCTYPE|ENTITY)/i)
+      raise Unfit, TOO_LARGE if text.count("<&") > MARKS
 
-      root = REXML::Document.new(text).root
-      raise Unfit, "This is neither PNG nor SVG" unless root&.name == "svg"
-
+      root = parsed(text)
       measure(root)
+      raise Unfit, TOO_LARGE if SvgShapes.new(root).count > NODES
+
       @content = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>#{clean(root)}"
       @type = "image/svg+xml"
-    rescue REXML::ParseException, REXML::UndefinedNamespaceException
+    end
+
+    # Nothing is fetched and no entity is replaced; the parser has its own bounds besides.
+    def parsed(text)
+      root = Nokogiri::XML(text) { |options| options.strict.nonet }.root
+      root&.name == "svg" ? root : raise(Unfit, "This is neither PNG nor SVG")
+    rescue Nokogiri::XML::SyntaxError
       raise Unfit, "The SVG is not well formed"
     end
 
     def measure(root)
-      box = root.attributes["viewBox"].to_s.split(/[\s,]+/).map(&:to_f)
-      sides = %w[width height].map { |side| root.attributes[side].to_s[/\A[\d.]+(?=(px)?\z)/]&.to_f }
+      box = root["viewBox"].to_s.split(/[\s,]+/).map(&:to_f)
+      sides = %w[width height].map { |side| root[side].to_s[/\A[\d.]+(?=(px)?\z)/]&.to_f }
       @width, @height = sides.all? { |side| side&.positive? } ? sides : box.values_at(2, 3)
       raise Unfit, "The SVG says neither its size nor a viewBox" unless [@width, @height].all? { |side| side&.between?(1, 1e5) }
     end
 
     def clean(element, depth = 0)
-      @nodes = (@nodes || 0) + 1
-      raise Unfit, "The SVG is too deep or too large" if depth > DEPTH || @nodes > NODES
+      raise Unfit, TOO_LARGE if depth > DEPTH
 
       inner = element.children.map { |child| child(child, depth) }.join
       "<#{element.name}#{attributes(element, depth)}>#{inner}</#{element.name}>"
     end
 
     def child(child, depth)
-      case child
-      when REXML::Element then ELEMENTS.include?(child.name) ? clean(child, depth + 1) : ""
-      when REXML::Text then Basalt::Drawing::SVG.escape(child.value)
+      if child.element? then ELEMENTS.include?(child.name) ? clean(child, depth + 1) : ""
+      elsif child.text? then Basalt::Drawing::SVG.escape(child.content)
       else ""
       end
     end
 
     def attributes(element, depth)
-      kept = element.attributes.each_attribute.select { |attribute| ATTRIBUTES.include?(attribute.name) && attribute.name != "xmlns" && harmless?(attribute) }
-      kept = kept.map { |attribute| " #{attribute.name}=\"#{Basalt::Drawing::SVG.escape(attribute.value)}\"" }.uniq.join
+      kept = element.attribute_nodes.select { |attribute| ATTRIBUTES.include?(attribute.node_name) && harmless?(attribute) }
+      kept = kept.map { |attribute| " #{attribute.node_name}=\"#{Basalt::Drawing::SVG.escape(attribute.value)}\"" }.uniq { |text| text[/\A [^=]+/] }.join
       depth.zero? ? " xmlns=\"http://www.w3.org/2000/svg\"#{kept}" : kept
     end
 
     # Nothing from elsewhere: references stay within the image.
     def harmless?(attribute)
-      return attribute.value.start_with?("#") if attribute.name == "href"
+      return attribute.value.start_with?("#") if attribute.node_name == "href"
 
       !attribute.value.match?(/url\(\s*['"]?(?!#)/i) && !attribute.value.match?(/javascript:/i)
     end

@@ -18,14 +18,15 @@ module Web
     set :reload_templates, false
     set :erb, escape_html: true
     set :host_authorization, { permitted_hosts: ["localhost", "127.0.0.1", "[::1]", ".localhost", "example.org"] }
-    enable :sessions
+    set :sessions, same_site: :lax, httponly: true
 
     POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; " \
              "form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
 
     # @param secret [String] for the sessions' cookies
+    # @return [#call] the application behind its guard
     def self.with(secret:)
-      Class.new(self) { set :session_secret, secret }
+      RequestGuard.new(Class.new(self) { set :session_secret, secret }, POLICY)
     end
 
     use Rack::Protection::AuthenticityToken, authenticity_param: "token"
@@ -52,6 +53,7 @@ module Web
     register ProcessRoutes
 
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }
+    error(Sinatra::BadRequest) { refuse("This request cannot be read.", 400) }
     error(ActiveRecord::RecordNotFound) { refuse("There is nothing at this address.", 404) }
     error(ActiveRecord::ConnectionNotEstablished) { refuse("The database cannot be reached at the moment. Nothing was changed; try again.", 503) }
     error do

@@ -65,6 +65,7 @@ module Web
       MOST_POINTS = 60
       # px between things that are placed one beside the other.
       GAP = 40
+      MOST_STEPS = 60
 
       class << self
         # @return [String] id of the new thing, named after its kind and numbered on
@@ -85,10 +86,15 @@ module Web
           known ? known.id : id
         end
 
-        # To the right of the one that was placed before it.
+        # To the right of the one that was placed before it, where nothing stands.
         def beside(draft, sheet, id, box)
           placement = draft.placement(sheet.id, id)
-          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (box.right + GAP).round, y: (box.cy - (placement.box.h / 2)).round })) if placement.box
+          w, h = placement.box.w, placement.box.h
+          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: -Acting::FAR, y: -Acting::FAR }))
+          ground = Basalt::Drawing::Ground.new(draft, sheet.id)
+          places = (0..MOST_STEPS).map { |n| Basalt::Layout::Box.new(x: box.right + GAP + (n * GAP), y: box.cy - (h / 2), w:, h:) }
+          free = places.find { |place| ground.free?(place) } || places.first
+          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: free.x.round, y: free.y.round }))
         end
 
         # What was said of it in the same form as its name.

@@ -7,15 +7,17 @@ module Web
     LONGEST = 320.0
 
     def self.registered(app)
+      app.helpers(Keeping)
+
       app.post("#{SHEET}/images") do
         file = params[:file]
         raise Basalt::Mistake, "Choose an image first" unless file.is_a?(Hash) && file[:tempfile]
 
-        safe = Drawings::SafeImage.new(file[:tempfile].read(Drawings::SafeImage::LIMIT + 1))
+        safe = Drawings::SafeImage.new(file[:tempfile].read(Drawings::SafeImage::LIMIT + 1).to_s)
         name = File.basename(Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 80), ".*").then { |base| base.strip.empty? ? "picture" : base }
         project = Store::Project.find(id(params[:project_id]))
         image = Store::Image.create!(id: SecureRandom.uuid, project_id: project.id, name:, type: safe.type, width: safe.width, height: safe.height, content: safe.content)
-        on_sheet(->(_) { "put the image #{name} on the sheet" }) { |draft, sheet| @fresh = ImageRoutes.show(draft, sheet, image) }
+        kept_with([image]) { on_sheet(->(_) { "put the image #{name} on the sheet" }) { |draft, sheet| @fresh = ImageRoutes.show(draft, sheet, image) } }
       end
 
       symbols(app)
@@ -37,7 +39,9 @@ module Web
         brought = Drawings::SymbolSet.new(file[:tempfile])
         project_id = Store::Project.find(id(params[:project_id])).id
         images = brought.images.to_h { |name, image| [name, Store::Image.create!(id: SecureRandom.uuid, project_id:, name:, type: image.type, width: image.width, height: image.height, content: image.content)] }
-        done = on_sheet(->(_) { "brought in #{Basalt::English.count(images.length, 'symbol')}" }) { |draft, _| images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) } }
+        done = kept_with(images.values) do
+          on_sheet(->(_) { "brought in #{Basalt::English.count(images.length, 'symbol')}" }) { |draft, _| images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) } }
+        end
         done + part("#facts", view(:sheet_facts, desk: @desk, sheet: sheet(@desk))) + part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
       end
 
@@ -49,6 +53,15 @@ module Web
 
           draft.apply(params[:every] ? Basalt::Drawing::Symbols.standing(draft, thing.noun, symbol&.id) : Basalt::Drawing::Symbols.giving(draft, thing, symbol&.id))
         end
+      end
+    end
+
+    # Images are kept with the act that shows them, or not at all.
+    module Keeping
+      def kept_with(images)
+        yield
+      ensure
+        Store::Image.where(id: images.map(&:id)).delete_all unless @asked&.kept
       end
     end
 

@@ -61,7 +61,7 @@ module Web
         raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
         raise Basalt::Mistake, "The file is larger than #{Basalt::Formats::ProjectDocument::LIMIT / 1_000_000} MB" if file[:tempfile].size > Basalt::Formats::ProjectDocument::LIMIT
 
-        redirect project_path(Store::Archive.read(file[:tempfile].read).id)
+        redirect project_path(Store::Archive.read(file[:tempfile].read) { |bytes| Drawings::SafeImage.new(bytes) }.id)
       end
 
       %w[undo redo].each do |turn|

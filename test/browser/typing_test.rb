@@ -31,13 +31,13 @@ class TypingTest < Minitest::Test
   end
 
   # In the midst of the typing the server goes away for a moment.
-  def type(text, **)
+  def type(text, every: 0.11)
     return super unless @restarts
 
-    super(text[0, text.length / 2], **)
+    super(text[0, text.length / 2], every:)
     SERVED.restart(1.5)
     @restarts = false
-    super(text[text.length / 2..], **)
+    super(text[text.length / 2..], every:)
   end
 
   # What the project holds, as sentences.
@@ -61,6 +61,119 @@ class TypingTest < Minitest::Test
       assert_equal "name", focus, @weather
       holds "server web", "storage db", "firewall fw", "ups u1", "firewall x"
       assert_equal %w[web db fw u1 x], all("#table tr[data-element] td[data-key=name]").map(&:text), @weather
+    end
+  end
+
+  def test_existing_cells_of_a_sorted_table
+    in_every_weather(NETWORK) do
+      click_button "Devices"
+      find("th[data-key='name'] .sort").click
+      find("th[data-key='name'][aria-sort='ascending']")
+      find("#register-rows tr:first-child td[data-key='name']").click
+      type("zz\tfirewall\na1\tserver\nb1\n")
+      assert_equal "name", focus, @weather
+      holds "firewall zz", "server a1", "server b1", "server s10", "subnet Office 10.1.0.0/24"
+    end
+  end
+
+  def test_a_pasted_range_with_typing_behind_it
+    in_every_weather(NETWORK) do
+      click_button "Devices"
+      find("#table tr.new td[data-key='name']").click
+      page.execute_script(<<~JS, "p1\tserver\np2\tstorage\np3\tserver")
+        const held = new DataTransfer();
+        held.setData('text/plain', arguments[0]);
+        document.activeElement.dispatchEvent(new ClipboardEvent('paste', {clipboardData: held, bubbles: true, cancelable: true}));
+      JS
+      type("q1\tserver\nq2\n")
+      holds(*begun, "server q1", "storage q2", "server p3")
+    end
+  end
+
+  def test_ten_statements_in_a_burst
+    in_every_weather("project P\nsheet S: logical network") do
+      press("/")
+      lines = ["subnet Office 10.1.0.0/24", *(1..4).map { |n| "server w#{n}" }, "router gw", "w1 on Office at .11", "w2 on Office at .12", "gw on Office at .1, gateway", "vlan"]
+      lines[-1] = "note on w3: spare"
+      type(lines.map { |line| "#{line}\n" }.join, every: 0.06)
+      assert_equal ["statement", ""], [focus, find_field("statement").value], @weather
+      holds "subnet Office 10.1.0.0/24", *(1..4).map { |n| "server w#{n}" }, "router gw", "w1 on Office at .11", "w2 on Office at .12", "gw on Office at .1, gateway", "note on w3: spare"
+    end
+  end
+
+  def test_placing_and_naming_ten_things
+    in_every_weather("project P\nsheet S: logical network\nserver old") do
+      find("button[data-noun='router']").click
+      at = place(find("#viewport"))
+      page.driver.browser.action.move_to_location(at["x"] + 60, at["y"] + 90).click.perform
+      type((1..10).map { |n| "r#{n}\n" }.join)
+      type("\e")
+      holds "server old", *(1..10).map { |n| "router r#{n}" }
+      assert_no_css "#inplace form"
+      assert_apart
+    end
+  end
+
+  # No thing stands on another.
+  def assert_apart
+    set = model_of(@project)
+    boxes = set.placements_on(set.sheet_list.first.id).filter_map(&:box)
+    boxes.combination(2) { |one, other| refute one.overlap?(other), "two things overlap, #{@weather}" }
+  end
+
+  def test_names_and_facts_in_place
+    in_every_weather(NETWORK) do
+      thing("s1").double_click
+      type("mail\tstorage\n")
+      thing("s2").double_click
+      type("web\n")
+      assert_equal "viewport", focus
+      holds "router gw", "storage mail", "server web", "server s10", "subnet Office 10.1.0.0/24"
+    end
+  end
+
+  def test_facts_in_the_margin
+    in_every_weather("project P\nsheet S: logical network\nsubnet Office 10.1.0.0/24\nserver s1") do
+      thing("Office").click
+      find_field("fact-vlan")
+      find_field("fact-name").click
+      chord(:control, "a")
+      type("Hall\t10.2.0.0/24\t40\tblue\t")
+      refute_equal "", focus
+      holds "server s1", "subnet Hall 10.2.0.0/24, vlan 40, space blue"
+    end
+  end
+
+  def test_the_reading_edited_as_text
+    in_every_weather(NETWORK) do
+      visit "#{current_path}/reading"
+      click_button "Edit as text"
+      chord(:control, :end)
+      type("\nserver extra")
+      chord(:control, :enter)
+      type("\nserver more")
+      chord(:control, :enter)
+      holds(*begun, "server extra", "server more")
+    end
+  end
+
+  def test_the_activity_table
+    in_every_weather("project P\nsheet S: activities") do
+      find("#tab-activity").click
+      find("#table tr.new td[data-key='end who']").click
+      type("Caller\treports a leak\t\tleak report\tDesk\nDesk\tassesses the leak\n")
+      assert_equal "end who", focus, @weather
+      holds "role Caller", "role Desk", "Caller reports a leak, giving leak report to Desk", "Desk assesses the leak"
+    end
+  end
+
+  def test_columns_of_a_table
+    in_every_weather(DATA) do
+      click_button "Columns", match: :first, id: "tab-column"
+      find("#table tr.new td[data-key='owner']").click
+      type("crews\tname\ttext\ncrews\tcode\tint\ndepots\ttown\ttext\n")
+      assert_equal "owner", focus, @weather
+      holds "table crews", "table depots", "crews has crew_id bigint key, name text, code int", "depots has depot_id bigint key, town text"
     end
   end
 end

@@ -1,14 +1,12 @@
 # frozen_string_literal: true
 
 require_relative "../support/core_helper"
-require "json_schemer"
 
 # A project as one JSON document.
 class DocumentTest < Minitest::Test
   include CoreHelper
 
   Document = Basalt::Formats::ProjectDocument
-  SCHEMA = JSONSchemer.schema(JSON.parse(File.read(File.expand_path("../../docs/project.schema.json", __dir__))))
   HOSTILE = "project \"Ω, \"\"x\"\"\"\nsheet \"<s>\": logical network\nserver \"a, \"\"b\"\": c\"\nnote on \"a, \"\"b\"\": c\": \\u0000 is not here </script>\n" \
             "sheet E: entities\nentity Crew\nCrew has code key\na Crew uses many Crew"
 
@@ -37,7 +35,7 @@ class DocumentTest < Minitest::Test
   end
 
   def test_every_document_fits_its_schema
-    samples.each { |set| assert_empty(SCHEMA.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] }) }
+    samples.each { |set| assert_empty(Basalt::Formats::Schema.schema.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] }) }
   end
 
   def refused(change, place)

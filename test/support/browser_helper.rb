@@ -55,6 +55,8 @@ module BrowserHelper
     end
   end
 
+  # Several keys at once, as in Ctrl and A.
+  def chord(held, key) = page.driver.browser.action.key_down(held).send_keys(key).key_up(held).perform
   def press(*keys) = keys.inject(page.driver.browser.action) { |chain, key| chain.send_keys(key) }.perform
 
   # @param seconds [Float] between a request and its answer

@@ -41,11 +41,18 @@ export class Grid {
   where(cell) { return [cell.parentNode.dataset.row, cell.dataset.key]; }
 
   // Another table is on its way: what is typed before it is there is typed into it.
-  turn(tab) {
-    if (!tab || tab.dataset.kind === this.table?.dataset.kind) return;
+  async turn(tab) {
+    if (!tab) return;
+    document.querySelectorAll("#tabs [role=tab]").forEach((one) => one.setAttribute("aria-selected", String(one === tab)));
+    if (tab.dataset.kind === this.table?.dataset.kind) return this.reload();
+    if (this.input) this.take();
     this.ahead = [];
-    clearTimeout(this.given);
-    this.given = setTimeout(() => { this.ahead = null; }, 10_000);
+    this.wanted = tab.dataset.kind;
+    try {
+      await this.act.fill("#table", tab.dataset.path);
+    } finally {
+      if (this.wanted === tab.dataset.kind) this.ahead = null;
+    }
   }
 
   // Takes a key that comes too early for the table.
@@ -62,8 +69,9 @@ export class Grid {
     this.cell = null;
     const first = this.table.querySelector("td[data-key]");
     if (first && !this.table.querySelector("td[tabindex='0']")) first.tabIndex = 0;
+    this.news.stand();
     this.cells.paint();
-    const ahead = this.ahead ?? [];
+    const ahead = this.wanted === this.table.dataset.kind ? this.ahead ?? [] : [];
     this.ahead = null;
     if (ahead.length && first) { this.go(first); ahead.forEach((key) => this.replay(key)); }
   }

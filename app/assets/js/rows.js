@@ -26,6 +26,19 @@ export class Rows {
     return row;
   }
 
+  // Rows that somebody left unfinished stand there again when their table is opened.
+  stand() {
+    const empty = this.grid.table.querySelector("tr.new");
+    this.own.forEach((one, id) => {
+      if (one.kind !== this.grid.table.dataset.kind || this.grid.row(id) || !empty) return;
+      const row = empty.cloneNode(true);
+      empty.before(row);
+      row.classList.remove("new");
+      row.dataset.row = id;
+      row.id = `r${id}`;
+    });
+  }
+
   // A row below the others, for what is pasted there.
   another() {
     const row = this.grid.table.querySelector("tr.new");

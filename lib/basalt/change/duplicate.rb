@@ -35,15 +35,25 @@ module Basalt
         raise Mistake, "#{thing.name} is there once and cannot be copied" if thing.name == thing.description.default_name(thing.noun)
 
         copy(draft, thing, name: Model::Names.following(thing.name) { |name| draft.named(name).any? }, container_id: @made.fetch(thing.container_id, thing.container_id))
-        draft.parts_of(thing.id).each { |part| copy(draft, part, owner_id: @made[thing.id]) }
+        copy_parts(draft, thing)
         stand(draft, thing)
+      end
+
+      # Parts may have parts themselves.
+      def copy_parts(draft, owner)
+        draft.parts_of(owner.id).each do |part|
+          copy(draft, part, owner_id: @made[owner.id])
+          copy_parts(draft, part)
+        end
       end
 
       def copy(draft, pattern, **different)
         id = draft.new_id
         @made[pattern.id] = id
-        draft.put(:elements, pattern.with(id:, ordinal: nil, external_id: nil, **different))
+        draft.put(:elements, pattern.with(id:, ordinal: nil, external_id: nil, facts: pattern.facts.reject { |fact, _| own?(pattern, fact) }, **different))
       end
+
+      def own?(pattern, fact) = pattern.description.fields[fact]&.own
 
       def stand(draft, thing)
         return unless draft.sheets[@to].writing.draws?(thing)
@@ -58,7 +68,7 @@ module Basalt
       end
 
       def relations(draft, things)
-        things.flat_map { |thing| draft.relations_of(thing.id) }.uniq(&:id).sort_by(&:ordinal)
+        (things.map(&:id) + @made.keys).uniq.flat_map { |id| draft.relations_of(id) }.uniq(&:id).sort_by(&:ordinal)
               .select { |relation| relation.targets.all? { |id| @made.key?(id) } }
       end
 

@@ -7,7 +7,7 @@ module Basalt
     Set = Value.of(:id, :fact, :value, :was) do
       def apply(draft)
         element = draft.element(id) or raise Conflict, "what was to be altered is no longer there"
-        raise Conflict, "#{fact} of #{element.name || element.kind} has been altered since" if was && element[fact] != was
+        raise Conflict, "#{fact} of #{element.name || element.kind} has been altered since" if was && present(element) != was
 
         altered = alter(draft, element)
         return if altered == element
@@ -17,6 +17,15 @@ module Basalt
       end
 
       private
+
+      def present(element)
+        case fact
+        when "name" then element.name
+        when "assumed" then element.assumed
+        when "container" then element.container_id
+        else element[fact]
+        end
+      end
 
       def alter(draft, element)
         case fact

@@ -7,7 +7,7 @@ module Basalt
       def apply(draft)
         sheet = draft.sheets[id] or raise Conflict, "the sheet is no longer there"
         clean = value.to_s.strip.empty? ? nil : Model::Names.clean(value)
-        raise Mistake, "a sheet needs a name" if fact == :name && clean.nil?
+        raise Mistake, "a sheet needs a #{fact}" if %i[name number].include?(fact) && clean.nil?
         raise Mistake, "a sheet is on one of the levels #{Model::Sheet::BANDS.join(', ')}" if fact == :band && !Model::Sheet::BANDS.include?(clean)
         if fact == :name && draft.sheets.ids_by(:name, clean).any? { |other| other != id }
           raise Mistake, "there is a sheet called “#{clean}” already"

@@ -39,7 +39,7 @@ module Basalt
       ].freeze
 
       # +thread+ says what something was derived from, +as_derived+ how it was derived.
-      THREAD = [field("thread", :text, internal: true), field("as_derived", :text, internal: true)].freeze
+      THREAD = [field("thread", :text, internal: true, own: true), field("as_derived", :text, internal: true, own: true)].freeze
 
       LOGICAL = [
         Model::Kind.new(name: "table", plural: "tables", nouns: { "table" => {} }, fields: [*THREAD, field("why", :text, internal: true), field("meaning", :text)]),
@@ -52,7 +52,7 @@ module Basalt
         Model::Kind.new(name: "minimum", plural: "minimums", ends: { "table" => ["table"], "of" => ["table"], "column" => ["column"] },
                         fields: [field("least", :integer, range: 1..999), *THREAD]),
         Model::Kind.new(name: "view", plural: "views", nouns: { "view" => {} }, fields: [field("query", :text), field("why", :text, internal: true), field("meaning", :text), *THREAD]),
-        Model::Kind.new(name: "check", plural: "checks", owner: ["table"], fields: [field("expression", :text), *THREAD]),
+        Model::Kind.new(name: "check", plural: "checks", named: false, owner: ["table"], fields: [field("expression", :text), *THREAD]),
         Model::Kind.new(name: Logical::Conventions::KIND, plural: "conventions", nouns: { "convention" => {} },
                         fields: [*Logical::Conventions::CHOICES.map { |name, choices| field(name, :choice, choices:) },
                                  *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) }, field("prefix", :word), field("longest", :integer, range: 8..63), field("types", :text)])

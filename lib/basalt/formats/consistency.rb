@@ -29,7 +29,7 @@ module Basalt
 
       def element(element, elements, place)
         description = Model::Catalogue.kinds[element.kind] or refuse("#{place}/kind", "there is no kind “#{Model::Names.short(element.kind)}”")
-        Model::Names.clean(element.name) if element.name
+        named(element, description, place)
         element.facts.each { |fact, value| fact(description, fact, value, place) }
         ends(element, description, elements, place)
         points(element, elements, place)
@@ -37,45 +37,82 @@ module Basalt
         refuse(place, e.message)
       end
 
-      def fact(description, fact, value, place)
-        read = description.field(fact).read(value)
-        refuse("#{place}/facts/#{fact}", "it is kept as “#{read}”") unless read == value
+      def named(element, description, place)
+        refuse("#{place}/name", "a #{element.kind} has a name") if element.name.nil? && description.named? && !description.relation?
+        refuse("#{place}/name", "a #{element.kind} has no name") if element.name && !description.named?
+        Model::Names.clean(element.name) if element.name
+      end
+
+      def fact(description, fact, value, place) = fact_read(description.field(fact), value, "#{place}/facts/#{fact}")
+
+      def fact_read(field, value, place)
+        read = field.read(value)
+        refuse(place, "it is kept as “#{read}”") unless read == value
       rescue ProjectDocument::Damaged
         raise
       rescue Mistake => e
-        refuse("#{place}/facts/#{fact}", e.message)
+        refuse(place, e.message)
       end
 
       def ends(element, description, elements, place)
         element.ends.each_with_index do |joined, index|
           target = elements[joined.target_id] or refuse("#{place}/ends/#{index}/target_id", "nothing has that id")
+          joined.facts.each { |fact, value| end_fact(description, fact, value, "#{place}/ends/#{index}") }
           allowed = description.ends[joined.role] or refuse("#{place}/ends/#{index}/role", "a #{element.kind} has no such end")
           refuse("#{place}/ends/#{index}/target_id", "a #{element.kind} cannot end at a #{target.kind}") unless allowed.include?(target.kind)
         end
         refuse("#{place}/ends", "a #{element.kind} has two ends or more") if description.relation? && element.ends.length < 2
+        missing = description.ends.keys.first(2) - element.ends.map(&:role)
+        refuse("#{place}/ends", "there is no end “#{missing.first}”") if missing.any?
+      end
+
+      def end_fact(description, fact, value, place)
+        field = description.end_fields.find { |one| one.name == fact } or refuse("#{place}/facts/#{fact}", "nothing of that name belongs here")
+        fact_read(field, value, "#{place}/facts/#{fact}")
       end
 
       def points(element, elements, place)
-        %i[owner_id container_id].each do |column|
-          id = element.public_send(column)
-          refuse("#{place}/#{column}", "nothing has that id") if id && !elements.key?(id)
-        end
-        steps = 0
+        description = element.description
+        kept(element, elements, place, :owner_id, description.owner, "belongs to")
+        kept(element, elements, place, :container_id, description.containers, "is in")
+        refuse("#{place}/owner_id", "a #{element.kind} belongs to a #{description.owner.join(' or a ')}") if description.owner.any? && element.owner_id.nil?
+        %i[owner_id container_id].each { |column| refuse_cycle(element, elements, column, "#{place}/#{column}") }
+      end
+
+      def kept(element, elements, place, column, allowed, words)
+        id = element.public_send(column) or return
+        other = elements[id] or refuse("#{place}/#{column}", "nothing has that id")
+        refuse("#{place}/#{column}", "no #{element.kind} #{words} a #{other.kind}") unless allowed.include?(other.kind)
+      end
+
+      def refuse_cycle(element, elements, column, place)
         step = element
-        while (step = step.container_id && elements[step.container_id])
-          refuse("#{place}/container_id", "it is inside itself") if step.id == element.id || (steps += 1) > 10_000
+        seen = Set[element.id]
+        while (step = step.public_send(column)&.then { |id| elements[id] })
+          refuse(place, column == :owner_id ? "it is a part of itself" : "it is inside itself") if seen.include?(step.id)
+          seen << step.id
         end
       end
 
       def sheets(list)
-        list.each_with_index { |sheet, index| refuse("/sheets/#{index}/notation", "there is no notation “#{Model::Names.short(sheet.notation)}”") unless Model::Catalogue.notations.key?(sheet.notation) }
+        list.each_with_index { |sheet, index| sheet(sheet, "/sheets/#{index}") }
         twice = list.map(&:name).tally.find { |_, count| count > 1 }
         refuse("/sheets", "two are called “#{twice[0]}”") if twice
       end
 
+      def sheet(sheet, place)
+        refuse("#{place}/notation", "there is no notation “#{Model::Names.short(sheet.notation)}”") unless Model::Catalogue.notations.key?(sheet.notation)
+        refuse("#{place}/view/variant", "it is drawn in no such way") unless sheet.variant.nil? || sheet.writing.variants.key?(sheet.variant)
+        %i[name number revision status drawn_by dated].each { |column| sheet[column] && Model::Names.clean(sheet[column]) }
+      rescue Model::BadFact => e
+        refuse(place, e.message)
+      end
+
       def placement(placement, elements, sheet_ids, place)
         refuse("#{place}/sheet_id", "no sheet has that id") unless sheet_ids.include?(placement.sheet_id)
-        refuse("#{place}/element_id", "nothing has that id") unless elements.key?(placement.element_id)
+        element = elements[placement.element_id] or refuse("#{place}/element_id", "nothing has that id")
+        refuse("#{place}/route", "a #{element.kind} is no line") if placement.route && !element.relation?
+        refuse("#{place}/x", "a #{element.kind} has no box") if placement.x && element.relation?
       end
 
       def refuse(place, reason) = raise(ProjectDocument::Damaged.new(place, reason))

@@ -15,6 +15,9 @@ module Basalt
       # A file that cannot be read as a table.
       class Unreadable < Mistake; end
 
+      # What a spreadsheet would work out: a minus too, unless it is a number's.
+      FORMULA = /\A(?:[=+@\t\r]|-(?!\d+(?:[.,]\d+)?\z|\z))/
+
       # @!attribute [r] line
       #   @return [Integer] where the row begins in the file
       Row = Value.of(:line, :cells)
@@ -45,11 +48,11 @@ module Basalt
 
       # A cell that a spreadsheet would take for a formula is made a text.
       def self.harmless(cell)
-        cell.is_a?(String) && cell.match?(/\A[=+@\t\r]/) ? "'#{cell}" : cell
+        cell.is_a?(String) && cell.match?(FORMULA) ? "'#{cell}" : cell
       end
 
       # A cell as it was before it was made harmless.
-      def self.meant(cell) = cell.to_s.strip.sub(/\A'(?=[=+@])/, "")
+      def self.meant(cell) = cell.to_s.strip.sub(/\A'(?=[=+@-])/, "")
 
       private
 

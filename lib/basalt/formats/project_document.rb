@@ -4,7 +4,7 @@ require "json"
 
 module Basalt
   module Formats
-    # A whole project as one JSON document; docs/project.schema.json describes it. Reading
+    # A whole project as one JSON document; project.schema.json beside this file describes it. Reading
     # checks every value, and refuses with the place (a JSON pointer, RFC 6901).
     class ProjectDocument
       VERSION = 1
@@ -58,8 +58,10 @@ module Basalt
       # @param json [Object] as parsed
       def initialize(json)
         head(json)
-        @rows = DocumentRows::TABLES.to_h { |table| [table, DocumentRows.load(table, json.fetch(table.to_s, []), "/#{table}")] }
-        @extras = Extras.new(journal: list(json, "journal"), images: list(json, "images"), texts: list(json, "texts"))
+        Schema.check(json)
+        @name = project_name(json["project"])
+        @rows = DocumentRows::TABLES.to_h { |table| [table, DocumentRows.load(table, json.fetch(table.to_s, []))] }
+        @extras = Extras.new(journal: json.fetch("journal", []), images: json.fetch("images", []), texts: json.fetch("texts", []))
         Consistency.check(@rows)
         JournalRows.check(@extras.journal)
         ImageRows.check(@extras.images)
@@ -81,24 +83,12 @@ module Basalt
         version = json["basalt"]
         raise Damaged.new("/basalt", "the version of the document is missing: this is no project of Basalt's") unless version.is_a?(Integer)
         raise Damaged.new("/basalt", "it is of version #{version}; this Basalt reads up to #{VERSION}, so a newer one is needed") if version > VERSION
-
-        strange = json.keys - ["basalt", "project", "journal", "images", "texts", "$schema", *DocumentRows::TABLES.map(&:to_s)]
-        raise Damaged.new("/#{strange.first}", "nothing of that name belongs here") if strange.any?
-
-        @name = project_name(json["project"])
       end
 
       def project_name(project)
-        raise Damaged.new("/project/name", "the project has no name") unless project.is_a?(Hash) && (project["name"].nil? || project["name"].is_a?(String))
-
         project["name"] && Model::Names.clean(project["name"])
       rescue Model::BadFact => e
         raise Damaged.new("/project/name", e.message)
-      end
-
-      def list(json, key)
-        rows = json.fetch(key, [])
-        rows.is_a?(Array) && rows.all?(Hash) ? rows : raise(Damaged.new("/#{key}", "it is not a list of objects"))
       end
     end
   end

@@ -5,8 +5,9 @@ module Basalt
     # One fact that a kind can carry: its name, type and the values allowed.
     # +type+ is one of +:text+, +:word+, +:integer+, +:flag+, +:choice+, +:pattern+ (one of the
     # choices, or what the range, an expression, matches), +:address+, +:prefix+.
-    # An +internal+ one is kept by acts of its own, and is in no form.
-    Field = Value.of(:name, :type, :label, :choices, :range, :internal) do
+    # An +internal+ one is kept by acts of its own, and is in no form. An +own+ one says where just this
+    # element comes from: a copy does not get it.
+    Field = Value.of(:name, :type, :label, :choices, :range, :internal, :own) do
       # Takes a value from a person or a file.
       #
       # @param value [Object, nil] nil clears the fact

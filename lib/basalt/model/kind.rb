@@ -12,9 +12,10 @@ module Basalt
     # +marked+ makes a name of the words of a phrase, for kinds that a phrase in a text can become.
     # +columns+ are keys of its table in their order with their titles, where these are not the usual ones.
     # An +open_end+ is the role of an end that is at the first end itself as long as nothing is there.
+    # +making+ gives by role the kind that a name nobody knows becomes in the register.
     # +distinct_by+ lists what, beside the name, tells two of one name apart.
     Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips,
-                    :ordered, :moving, :serving, :marked, :columns, :open_end) do
+                    :ordered, :moving, :serving, :marked, :columns, :open_end, :making) do
       self::ANYTHING = Object.new.tap { |kinds| def kinds.include?(_kind) = true }.freeze
 
       def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, brief: [], end_fields: [], chips: [], owner: [], **rest)
@@ -25,8 +26,8 @@ module Basalt
 
       def relation? = ends.any?
 
-      # @return [Boolean] whether elements of the kind have a name; relations do where the kind says so
-      def named? = !relation? || named == true
+      # @return [Boolean] whether elements of the kind have a name: things and parts do unless the kind says otherwise, relations where it says so
+      def named? = named.nil? ? !relation? : named
 
       # @return [String, nil] the name of what is declared with this noun and no name
       def default_name(noun) = default_names[noun]

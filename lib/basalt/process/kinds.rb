@@ -32,7 +32,7 @@ module Basalt
         Model::Kind.new(name: "flow", plural: "flows", named: true, ends: { "from" => ENDS, "to" => ENDS }, default_names: { "flow" => UNSAID }, brief: ["protocol"],
                         fields: [field("protocol", :text), field("owner", :text), field("state", :choice, choices: STATES)]),
         Model::Kind.new(name: "activity", marked: ->(text) { text.strip }, plural: "activities", named: true, ends: { "who" => %w[party system], "to" => %w[party system] },
-                        default_names: { "activity" => "takes part" }, containers: ["process"], ordered: "row", open_end: "to", columns: TABLE,
+                        default_names: { "activity" => "takes part" }, containers: ["process"], ordered: "row", open_end: "to", making: { "who" => "party", "to" => "party" }, columns: TABLE,
                         fields: [field("processing", :flag, label: "processes information"), field("gives", :text), field("occasion", :text, label: "when"), field("row", :integer, range: 1..99_999)]),
         Model::Kind.new(name: "information", plural: "information", nouns: { "information" => {} }, fields: [field("meaning", :text)]),
         Model::Kind.new(name: "item", plural: "items", owner: ["information"], fields: [field("meaning", :text)])

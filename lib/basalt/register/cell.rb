@@ -41,6 +41,7 @@ module Basalt
         name = text.strip
         found = Statements::Context.new(@set, sheet_id: @sheet.id).find(name, @column.kinds)
         found += unnamed(name) if found.empty?
+        found << made(name) if found.empty? && @column.makes && !name.empty?
         raise Model::BadFact, "nothing is called “#{Model::Names.short(name)}”#{nearest(name)}" if found.empty?
         raise Model::BadFact, "there are #{found.length} called “#{name}”: say it as a statement" if found.length > 1
 
@@ -48,6 +49,13 @@ module Basalt
       end
 
       private
+
+      def made(name)
+        kind = Model::Catalogue.kind(@column.makes)
+        element = Change::Add.new(kind: kind.name, name:, facts: kind.role ? kind.nouns.values.last : {}).apply(@set)
+        Change::Show.new(sheet_id: @sheet.id, element_id: element.id).apply(@set)
+        element
+      end
 
       def end? = @column.reference? && !@column.role.nil?
       def left_open?(element) = element.description.open_end == @column.role

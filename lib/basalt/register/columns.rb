@@ -24,7 +24,7 @@ module Basalt
 
       def ends(description)
         description.ends.first(2).flat_map do |role, kinds|
-          [Column.new(key: "end #{role}", title: role, type: :reference, kinds:, role:, required: role != description.open_end),
+          [Column.new(key: "end #{role}", title: role, type: :reference, kinds:, role:, required: role != description.open_end, makes: description.making&.[](role)),
            *description.end_fields.map { |field| Column.new(key: "#{field.name} of #{role}", title: "#{role} #{field.title}", type: field.type, choices: field.choices, role:, fact: field) }]
         end
       end

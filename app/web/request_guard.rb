@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+require "rack"
+
+module Web
+  # Stands before the application: a body that is too large is refused before it is read, and what
+  # a request says is read once, by type, so that no route meets anything else: words are texts in
+  # UTF-8, +LISTS+ are lists of words, +FILES+ are files that were uploaded.
+  class RequestGuard
+    LISTS = %w[steps].freeze
+    FILES = %w[file schema].freeze
+    # Bytes of a body; documents of whole projects may be larger.
+    LIMIT = 30_000_000
+    DOCUMENT = 210_000_000
+    DOCUMENTS = "/projects/documents"
+    # A name or a value that is no word.
+    class Unreadable < StandardError; end
+
+    MALFORMED = [Unreadable, EOFError, ArgumentError, EncodingError, Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError,
+                 Rack::QueryParser::QueryLimitError, Rack::Multipart::MultipartPartLimitError, Rack::Multipart::BoundaryTooLongError].freeze
+    private_constant :MALFORMED
+
+    # @param policy [String] the content-security policy of whatever is answered
+    def initialize(app, policy)
+      @app = app
+      @policy = policy
+    end
+
+    def call(env)
+      status, headers, body = guarded(env)
+      headers["content-security-policy"] ||= @policy
+      headers["x-content-type-options"] ||= "nosniff"
+      [status, headers, body]
+    end
+
+    private
+
+    def guarded(env)
+      return refusal(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.") if env["CONTENT_LENGTH"].to_i > limit(env)
+
+      check(env)
+      @app.call(env)
+    rescue *MALFORMED => e
+      raise if env["basalt.checked"]
+
+      refusal(env, 400, "This request cannot be read#{": #{e.message}" if e.is_a?(Unreadable)}.")
+    end
+
+    def limit(env) = env["PATH_INFO"] == DOCUMENTS ? DOCUMENT : LIMIT
+
+    def check(env)
+      text?(Rack::Utils.unescape_path(env["PATH_INFO"].to_s)) or raise Unreadable, "its address is no text"
+      request = Rack::Request.new(env)
+      [request.GET, request.POST].each { |params| params.each { |name, value| check_value(name, value) } }
+      env["basalt.checked"] = true
+    end
+
+    def check_value(name, value)
+      raise Unreadable, "a name in it is no text" unless text?(name)
+      raise Unreadable, "#{name} is not what belongs there" unless fine?(name, value)
+    end
+
+    def fine?(name, value)
+      return value.is_a?(Array) && value.all? { |one| text?(one) } if LISTS.include?(name)
+      return file?(value) || value.to_s.empty? if FILES.include?(name)
+
+      value.nil? || text?(value)
+    end
+
+    def text?(value) = value.is_a?(String) && value.dup.force_encoding("UTF-8").then { |text| text.valid_encoding? && !text.include?("\0") }
+    def file?(value) = value.is_a?(Hash) && value[:tempfile].respond_to?(:path) && value[:filename].is_a?(String)
+
+    def refusal(env, status, words)
+      told = Basalt::Drawing::SVG.escape(words)
+      return [status, { "content-type" => "text/html;charset=utf-8" }, ["<hx-partial hx-target=\"#answer\" hx-swap=\"innerHTML\"><p class=\"refusal\" role=\"alert\">#{told}</p></hx-partial>"]] if env["HTTP_HX_REQUEST"]
+
+      page = "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Basalt</title><link rel=\"stylesheet\" href=\"/app.css\"></head>" \
+             "<body><main class=\"page narrow\"><h1>This could not be done</h1><p class=\"refusal\" role=\"alert\">#{told}</p><p><a href=\"/\">To the projects</a></p></main></body></html>"
+      [status, { "content-type" => "text/html;charset=utf-8" }, [page]]
+    end
+  end
+end
