@@ -47,13 +47,13 @@ class DataTest < Minitest::Test
     assert_field "statement", with: ""
     assert_equal "one or more", set.named("walks").first.ends.last.facts["cardinality"]
     find("#tabs [data-kind=attribute]").click
-    fresh = find("#table tr.new td[data-key=owner]")
+    fresh = find("#table tr.new td[data-key='part of']")
     fresh.click
     fresh.send_keys("Reader", :tab)
     page.active_element.send_keys("badge", :enter)
     assert_css "#layer-things > g", text: "badge"
     assert_equal "Reader", set.element(set.named("badge").first.owner_id).name
-    find("#table td[data-key=owner]", text: "Reader").click
+    find("#table td[data-key='part of']", text: "Reader").click
     page.active_element.send_keys("Crew", :enter)
     assert_css "#answer, #findings", text: /./
     assert_no_css "#layer-things > g", text: /Reader.*badge/m

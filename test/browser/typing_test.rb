@@ -170,9 +170,9 @@ class TypingTest < Minitest::Test
   def test_columns_of_a_table
     in_every_weather(DATA) do
       click_button "Columns", match: :first, id: "tab-column"
-      find("#table tr.new td[data-key='owner']").click
+      find("#table tr.new td[data-key='part of']").click
       type("crews\tname\ttext\ncrews\tcode\tint\ndepots\ttown\ttext\n")
-      assert_equal "owner", focus, @weather
+      assert_equal "part of", focus, @weather
       holds "table crews", "table depots", "crews has crew_id bigint key, name text, code int", "depots has depot_id bigint key, town text"
     end
   end

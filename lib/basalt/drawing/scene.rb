@@ -29,7 +29,7 @@ module Basalt
 
       # @return [Array<Item>] of some elements only, and what always may have changed with them
       def pieces(element_ids)
-        element_ids = (element_ids + element_ids.filter_map { |id| set.element(id) }.select(&:relation?).map { |line| parallels.of(line).first.id }).uniq if sheet.folded?
+        element_ids |= element_ids.filter_map { |id| set.element(id) }.select(&:relation?).filter_map { |line| parallels.of(line).first&.id } if sheet.folded?
         [Furniture.item(self)] + element_ids.flat_map { |id| set.placements.by(:spot, [sheet.id, id]) }.flat_map { |placement| items_of(placement) }
       end
 

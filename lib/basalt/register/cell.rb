@@ -14,7 +14,7 @@ module Basalt
       def text(element)
         case @column.key
         when "name" then element.name.to_s
-        when "owner" then @set.element(element.owner_id)&.name.to_s
+        when Columns::OWNER then @set.element(element.owner_id)&.name.to_s
         when "container" then place(element)
         when "assumed" then element.assumed ? "yes" : ""
         when /\Aend / then open?(element) ? "" : @set.element(joined(element).target_id)&.name.to_s
@@ -26,7 +26,7 @@ module Basalt
       # @return [#apply]
       # @raise [Mistake] saying what is wrong with it
       def change(element, text)
-        return Change::Own.new(id: element.id, owner_id: reference(text).id) if @column.key == "owner"
+        return Change::Own.new(id: element.id, owner_id: reference(text).id) if @column.key == Columns::OWNER
         return Change::Rejoin.new(id: element.id, role: @column.role, target_id: text.empty? && left_open?(element) ? element.ends.first.target_id : reference(text).id) if end?
         return Change::Reorder.new(ids: siblings(element), id: element.id, place: @column.fact.read(text) || siblings(element).length) if @column.key == element.description.ordered
         return Change::SetEnd.new(id: element.id, role: @column.role, facts: { @column.fact.name => @column.fact.read(text) }) if @column.role

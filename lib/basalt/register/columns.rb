@@ -5,6 +5,8 @@ module Basalt
     # The columns of a kind, in order: what it joins, its name, its facts, its place, and what
     # the notation works out.
     module Columns
+      # The key of the column that says what a part belongs to; no fact is called so.
+      OWNER = "part of"
       module_function
 
       # @param writing [Drawing::Notation]
@@ -30,7 +32,7 @@ module Basalt
       end
 
       def owner(description)
-        description.owner.any? ? [Column.new(key: "owner", title: "of", type: :reference, kinds: description.owner, required: true)] : []
+        description.owner.any? ? [Column.new(key: OWNER, title: "of", type: :reference, kinds: description.owner, required: true)] : []
       end
 
       def name(description)

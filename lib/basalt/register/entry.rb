@@ -65,7 +65,7 @@ module Basalt
       end
 
       def addition(draft, texts, id)
-        owner = @columns["owner"]&.then { |column| Cell.new(draft, @sheet, column).reference(texts["owner"]).id }
+        owner = @columns[Columns::OWNER]&.then { |column| Cell.new(draft, @sheet, column).reference(texts[Columns::OWNER]).id }
         ends = @columns.values.select { |column| column.reference? && column.role }.sort_by { |column| @kind.ends.keys.index(column.role) }
         ends = ends.map { |column| [column.role, Cell.new(draft, @sheet, column).reference(texts[column.key] || texts[ends.first.key]).id] }
         Change::Add.new(kind: @kind.name, id:, name: texts["name"], facts: first_facts(texts), owner_id: owner, ends: ends.empty? ? nil : ends)
@@ -74,7 +74,8 @@ module Basalt
       # The role is part of what tells two of one name apart.
       def first_facts(texts)
         role = @kind.role or return {}
-        { role => texts[role] || @kind.nouns.values.last.fetch(role) }
+        plain = @kind.nouns[@kind.name] || @kind.nouns.values.last
+        { role => texts[role] || plain[role] }.compact
       end
 
       def wait(row, texts, missing)
