@@ -22,6 +22,7 @@ module Store
     DESKS = {}
     MOST = 20
     MOST_GHOSTS = 60
+    MOST_TRIES = 5
     private_constant :LOCK, :DESKS
 
     def initialize(project_id)
@@ -93,16 +94,17 @@ module Store
     # @param tidy [Boolean, Array<String>, Symbol] lay the sheet, or these things on it, out afresh instead of
     #   following; +:complete+ only places what has no place
     # @yieldparam draft [Basalt::Change::Draft]
+    # @param patient [Boolean] whether it takes so long that it is not tried again when somebody else's act
+    #   came first, but compared with that fact by fact
     # @return [Outcome]
     # @raise [Basalt::Mistake] and nothing is kept
-    def act(said:, by:, sheet_id: nil, tidy: false)
-      draft = Basalt::Change::Draft.new(set)
-      yield draft
-      arrange(draft, sheet_id, tidy)
-      finish(draft, draft.effect, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:)
-    rescue StandardError
-      @grounds.clear
-      raise
+    def act(said:, by:, sheet_id: nil, tidy: false, patient: false)
+      on_newest do
+        draft = Basalt::Change::Draft.new(set)
+        yield draft
+        arrange(draft, sheet_id, tidy)
+        finish(draft, draft.effect, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:)
+      end
     end
 
     # What was worked out is thrown away; the next opening reads the project afresh.
@@ -124,14 +126,18 @@ module Store
 
     # @return [Outcome, nil] nil when there is nothing to undo
     def undo(by:, sheet_id: nil)
-      entry = JournalEntry.to_undo(project_id, sheet_id) or return
-      turn(entry, entry.effect.inverse, "undo", by)
+      on_newest do
+        entry = JournalEntry.to_undo(project_id, sheet_id)
+        entry && turn(entry, entry.effect.inverse, "undo", by)
+      end
     end
 
     # @return [Outcome, nil]
     def redo(by:, sheet_id: nil)
-      entry = JournalEntry.to_redo(project_id, sheet_id) or return
-      turn(entry, Basalt::Change::Revert.new(deltas: entry.effect.deltas), "redo", by)
+      on_newest do
+        entry = JournalEntry.to_redo(project_id, sheet_id)
+        entry && turn(entry, Basalt::Change::Revert.new(deltas: entry.effect.deltas), "redo", by)
+      end
     end
 
     # @return [Array(String, String)] what undo and redo would be of, in words; nil where there is nothing
@@ -153,11 +159,16 @@ module Store
       @verdict = nil
     end
 
+    # Every other sheet on which something of it shows follows.
     def arrange(draft, sheet_id, tidy)
-      return Basalt::Drawing::Arranger.new(draft, sheet_id).complete.then { @grounds.delete(sheet_id) } if tidy == :complete
-      return Basalt::Drawing::Arranger.new(draft, sheet_id).tidy(only: tidy == true ? nil : tidy).then { @grounds.delete(sheet_id) } if tidy
+      tidy(draft, sheet_id, tidy) if tidy
+      (touched_sheets(draft) - (tidy ? [sheet_id] : [])).each { |id| Basalt::Drawing::Arranger.new(draft, id, ground: ground(draft, id)).follow }
+    end
 
-      touched_sheets(draft).each { |id| Basalt::Drawing::Arranger.new(draft, id, ground: ground(draft, id)).follow }
+    def tidy(draft, sheet_id, what)
+      arranger = Basalt::Drawing::Arranger.new(draft, sheet_id)
+      what == :complete ? arranger.complete : arranger.tidy(only: what == true ? nil : what)
+      @grounds.delete(sheet_id)
     end
 
     def ground(draft, id) = @grounds[id] ||= Basalt::Drawing::Ground.new(draft.base.sheets[id] ? set : draft, id)
@@ -180,16 +191,29 @@ module Store
       altered = Basalt::Drawing::Affected.by(draft)
       @grounds.each { |id, ground| draft.sheets[id] ? ground.renew(draft, altered) : @grounds.delete(id) }
       finish(draft, draft.effect, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
+    end
+
+    # An act that another process was quicker than is meant for what stands now, and is tried on that.
+    def on_newest
+      tries = 0
+      begin
+        yield
+      rescue Repository::Stale
+        raise if (tries += 1) > MOST_TRIES
+
+        refresh
+        retry
+      end
     rescue StandardError
       @grounds.clear
       raise
     end
 
-    def finish(draft, effect, said:, by:, sheet_id:, act: "act", of: nil)
+    def finish(draft, effect, said:, by:, sheet_id:, act: "act", of: nil, patient: false)
       return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
 
       affected = Basalt::Drawing::Affected.by(draft)
-      version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:, request: @request)
+      version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:, from: patient ? nil : set.version, request: @request)
       @request&.kept = true
       @request = nil
       follow(effect, affected, version, draft:, said:, sheet_id:, act:)
@@ -199,7 +223,9 @@ module Store
     # What is held follows what was kept; what cannot is read afresh.
     def follow(effect, affected, version, draft:, said:, sheet_id:, act:)
       # Somebody else's act came between: the next opening reads everything afresh.
-      set.advance(effect, version: version == set.version + 1 ? version : set.version)
+      return forget if version != set.version + 1
+
+      set.advance(effect, version:)
       act == "act" ? @history[sheet_id] = [said, nil] : @history.delete(sheet_id)
       @stale = (@stale || []) | touched_kinds(draft, effect)
       @verdict = nil if effect.on(:waivers).any?

@@ -7,7 +7,7 @@ module Store
     # The project's row is locked from here to the end of the transaction. A new act ends what
     # could be done again; an undo or redo turns the entry it is of.
     RECORD = <<~SQL
-      WITH project AS (UPDATE projects SET version = version + 1, name = coalesce($3, name) WHERE id = $1 RETURNING version),
+      WITH project AS (UPDATE projects SET version = version + 1, name = coalesce($3, name) WHERE id = $1 AND version = coalesce($11, version) RETURNING version),
            settled AS (UPDATE journal SET state = CASE $4 WHEN 'act' THEN 'dropped' WHEN 'undo' THEN 'undone' ELSE 'done' END
                        WHERE project_id = $1 AND CASE $4 WHEN 'act' THEN sheet_id IS NOT DISTINCT FROM $2 AND act = 'act' AND state = 'undone'
                                                  ELSE number = $5 END)
@@ -15,6 +15,11 @@ module Store
       SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8, $9, $10 FROM project RETURNING number
     SQL
     private_constant :RECORD
+
+    # Somebody else's act came first: the effect was made from what no longer stands.
+    class Stale < Basalt::Change::Conflict
+      def initialize = super("somebody else altered the project at the same time; nothing of it was kept")
+    end
 
     # @param said_by [String] who acts
     def initialize(project_id, said_by:)
@@ -25,12 +30,16 @@ module Store
     # @param effect [Basalt::Change::Effect]
     # @param said [String] the act in words
     # @param act [String] +act+, +undo+ or +redo+; the latter two are +of+ another entry
+    # @param from [Integer, nil] the version that the effect was made from, when it may be kept only as the next one; without it
+    #   facts are compared one by one, and new rows join behind those that came in between
     # @param request [Store::Request, nil] what a page asked for, remembered with the act
     # @return [Integer] the version that the project has now
+    # @raise [Stale] when the project has another version
     # @raise [Basalt::Change::Conflict] when a fact is no longer what the effect was made from
-    def commit(effect, said:, sheet_id: nil, act: "act", of: nil, request: nil)
+    def commit(effect, said:, sheet_id: nil, act: "act", of: nil, from: nil, request: nil)
       ActiveRecord::Base.transaction do
-        version = record(effect, said:, sheet_id:, act:, of:, request:)
+        effect = behind_others(effect) unless from
+        version = record(effect, said:, sheet_id:, act:, of:, from:, request:)
         Writer.new(@project_id).write(effect)
         version
       end
@@ -42,11 +51,27 @@ module Store
 
     def connection = ActiveRecord::Base.connection
 
-    def record(effect, said:, sheet_id:, act:, of:, request:)
+    # New rows come behind those that somebody else made in the meantime.
+    def behind_others(effect)
+      connection.exec_query("SELECT 1 FROM projects WHERE id = $1 FOR UPDATE", "lock", [@project_id])
+      shifts = Rows::TYPES.each_key.to_h { |table| [table, shift(table, effect.on(table).filter_map { |delta| delta.after.ordinal unless delta.before })] }
+      return effect if shifts.values.all?(&:zero?)
+
+      effect.with(deltas: effect.deltas.map { |delta| delta.before ? delta : delta.with(after: delta.after.with(ordinal: delta.after.ordinal + shifts[delta.table])) })
+    end
+
+    def shift(table, ordinals)
+      return 0 if ordinals.empty?
+
+      most = connection.exec_query("SELECT max(ordinal) FROM #{table} WHERE project_id = $1", "last", [@project_id]).rows.dig(0, 0).to_i
+      [most + 1 - ordinals.min, 0].max
+    end
+
+    def record(effect, said:, sheet_id:, act:, of:, from:, request:)
       deltas = effect.deltas.map { |delta| Rows.dump_delta(delta) }.to_json
-      values = [@project_id, sheet_id, effect.project, act, of, said[0, 500], @said_by, deltas, request&.id, request&.answer&.to_json]
+      values = [@project_id, sheet_id, effect.project, act, of, said[0, 500], @said_by, deltas, request&.id, request&.answer&.to_json, from]
       row = connection.exec_query(RECORD, "record", values).first
-      raise ActiveRecord::RecordNotFound, "the project is gone" unless row
+      raise (from && Project.exists?(@project_id) ? Stale.new : ActiveRecord::RecordNotFound.new("the project is gone")) unless row
 
       row["number"]
     end

@@ -35,7 +35,7 @@ module Store
     def make(deltas)
       rows = deltas.group_by(&:table).transform_values { |list| list.map(&:after) }
       insert("sheets", rows.fetch(:sheets, []).map { |s| s.to_h.slice(:id, *SHEET).merge(project_id: @project_id) })
-      insert("elements", rows.fetch(:elements, []).map { |e| e.to_h.slice(:id, *ELEMENT).merge(project_id: @project_id, facts: e.facts) })
+      insert("elements", rows.fetch(:elements, []).map { |e| e.to_h.slice(:id, *ELEMENT).merge(project_id: @project_id, facts: e.facts, identity: Basalt::Change::Identity.digest(e)) })
       insert("ends", rows.fetch(:elements, []).flat_map { |e| ends(e) })
       insert("waivers", rows.fetch(:waivers, []).map { |w| w.to_h.merge(project_id: @project_id) })
       insert("placements", rows.fetch(:placements, []).map { |p| p.to_h.merge(project_id: @project_id) })
@@ -72,26 +72,47 @@ module Store
       others.each { |delta| delta.table == :elements ? alter_element(delta) : alter_columns(delta, delta.table.to_s, delta.table == :sheets ? SHEET : WAIVER) }
     end
 
-    # All at once: tidying alters thousands.
+    # All at once: tidying alters thousands. What a placement does not alter stays as somebody else
+    # may have left it; what it alters must be what it was, its shape fact by fact.
     def alter_placements(deltas)
       deltas.each_slice(BATCH) do |batch|
-        rows = batch.map { |delta| delta.after.to_h.merge(was_x: delta.before.x, was_y: delta.before.y, was_pinned: delta.before.pinned) }
-        count = connection.exec_update(<<~SQL, "place", [rows.to_json, @project_id])
-          UPDATE placements p SET x = v.x, y = v.y, w = v.w, h = v.h, pinned = v.pinned, shape = v.shape, route = v.route
-          FROM jsonb_to_recordset($1::jsonb) AS v(id uuid, x float8, y float8, w float8, h float8, pinned boolean, shape jsonb, route jsonb,
-                                                  was_x float8, was_y float8, was_pinned boolean)
-          WHERE p.id = v.id AND p.project_id = $2 AND p.x IS NOT DISTINCT FROM v.was_x AND p.y IS NOT DISTINCT FROM v.was_y AND p.pinned = v.was_pinned
+        count = connection.exec_update(<<~SQL, "place", [batch.map { |delta| placed(delta) }.to_json, @project_id])
+          UPDATE placements p
+          SET x = v.x, y = v.y, w = v.w, h = v.h, pinned = v.pinned, route = CASE WHEN v.rerouted THEN v.route ELSE p.route END,
+              shape = NULLIF((coalesce(p.shape, '{}') || v.patch) - ARRAY(SELECT jsonb_array_elements_text(v.cleared)), '{}')
+          FROM jsonb_to_recordset($1::jsonb) AS v(id uuid, x float8, y float8, w float8, h float8, pinned boolean, route jsonb, rerouted boolean, patch jsonb, cleared jsonb,
+                                                  was_x float8, was_y float8, was_w float8, was_h float8, was_pinned boolean, was_route jsonb, was_shape jsonb)
+          WHERE p.id = v.id AND p.project_id = $2 AND p.pinned = v.was_pinned
+            AND (p.x, p.y, p.w, p.h) IS NOT DISTINCT FROM (v.was_x, v.was_y, v.was_w, v.was_h)
+            AND (NOT v.rerouted OR coalesce(p.route, 'null') = coalesce(v.was_route, 'null'))
+            AND NOT EXISTS (SELECT 1 FROM jsonb_each(v.was_shape) AS was(key, value) WHERE NULLIF(was.value, 'null'::jsonb) IS DISTINCT FROM p.shape -> was.key)
         SQL
         raise Basalt::Change::Conflict, "somebody else moved this in the meantime" if count != batch.length
       end
     end
 
+    def placed(delta)
+      before, after = delta.before, delta.after
+      was, now = [before, after].map { |row| row.shape || {} }
+      keys = (was.keys | now.keys).reject { |key| was[key] == now[key] }
+      after.to_h.slice(:id, :x, :y, :w, :h, :pinned, :route).merge(
+        rerouted: before.route != after.route, patch: now.slice(*keys), cleared: keys - now.keys, was_shape: keys.to_h { |key| [key, was[key]] },
+        was_x: before.x, was_y: before.y, was_w: before.w, was_h: before.h, was_pinned: before.pinned, was_route: before.route
+      )
+    end
+
     def alter_element(delta)
       alter_columns(delta, "elements", ELEMENT)
       alter_facts(delta)
+      alter_identity(delta)
       return if delta.before.ends == delta.after.ends
 
       alter_ends(delta)
+    end
+
+    def alter_identity(delta)
+      before, after = [delta.before, delta.after].map { |element| Basalt::Change::Identity.digest(element) }
+      connection.exec_update("UPDATE elements SET identity = $1 WHERE id = $2", "identity", [after, delta.id]) unless before == after
     end
 
     def alter_columns(delta, table, columns)

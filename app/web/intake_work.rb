@@ -31,26 +31,23 @@ module Web
       intake.update!(state: "refused", result: { reason: "Something went wrong here. Nothing was taken." })
     end
 
+    # One act, the opening of the sheet along with it: stopped or refused, nothing of it is there.
     def take(desk, intake, sheet_name, person)
-      result = nil
+      result = sheet_id = nil
       known = desk.set.sheets.by(:name, sheet_name).first
-      sheet = known || open_sheet(desk, sheet_name, person)
-      intake.update!(sheet_id: sheet.id)
-      fresh = desk.set.placements_on(sheet.id).empty?
-      desk.act(said: "brought in #{intake.file_name}", by: person, sheet_id: sheet.id, tidy: fresh) do |draft|
-        result = Basalt::Network::Inventory::Intake.new(intake.table, intake.mapping)
-                                                   .take(draft, sheet_id: sheet.id, said_by: intake.file_name) { |done| report(intake, done) }
+      desk.act(said: "brought in #{intake.file_name}", by: person, sheet_id: known&.id, patient: true) do |draft|
+        sheet_id = known&.id || open_sheet(draft, sheet_name, person)
+        fresh = draft.placements_on(sheet_id).empty?
+        result = Basalt::Network::Inventory::Intake.new(intake.table, intake.mapping).take(draft, sheet_id:, said_by: intake.file_name) { |done| report(intake, done) }
+        Basalt::Drawing::Arranger.new(draft, sheet_id).tidy if fresh
       end
+      intake.update!(sheet_id:)
       result
-    rescue StandardError
-      desk.undo(by: person) if sheet && known.nil?
-      raise
     end
 
-    def open_sheet(desk, name, person)
-      change = Basalt::Change::AddSheet.new(name:, notation: "logical network", drawn_by: person, dated: Date.today.iso8601)
-      desk.act(said: "opened the sheet #{name}", by: person) { |draft| draft.apply(change) }
-      desk.set.sheets.by(:name, name).first
+    def open_sheet(draft, name, person)
+      draft.apply(Basalt::Change::AddSheet.new(name:, notation: "logical network", drawn_by: person, dated: Date.today.iso8601))
+      draft.sheets.by(:name, name).first.id
     end
 
     def report(intake, done)

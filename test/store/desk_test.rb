@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/app_helper"
+require "minitest/mock"
 
 # Keeping: what is committed is what was meant, nothing is lost in silence, everything can be undone.
 class DeskTest < Minitest::Test
@@ -106,6 +107,71 @@ class DeskTest < Minitest::Test
     numbers = Store::JournalEntry.where(project_id: project.id).order(:number).pluck(:number)
     assert_equal (1..numbers.length).to_a, numbers
     assert_equal(20, model_of(project).of_kind("device").count { |d| d.name.start_with?("t") })
+  end
+
+  # Two processes at once: whatever one does is meant for what the other left.
+  def test_two_desks_at_once_lose_nothing_and_give_no_place_twice
+    project = project(TEXT)
+    sheet = sheet_of(project, "S").id
+    a = model_of(project).named("a").first.id
+    line = model_of(project).relations_of(a).first.id
+    threads = Array.new(2) do |n|
+      Thread.new do
+        desk = Store::Desk.new(project.id)
+        8.times do |m|
+          desk.open { |open| open.act(said: "added", by: "t#{n}", sheet_id: sheet) { |draft| Basalt::Statements::Document.new("server d#{n}-#{m}\nd#{n}-#{m} on N").into(draft, sheet_id: sheet) } }
+        end
+        change = n.zero? ? Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: a, name: "phase 2") : Basalt::Change::Quiet.new(sheet_id: sheet, element_id: line, on: true)
+        desk.open { |open| open.act(said: "marked", by: "t#{n}", sheet_id: sheet) { |draft| draft.apply(change) } }
+      ensure
+        ActiveRecord::Base.connection_handler.clear_active_connections!
+      end
+    end
+    threads.each(&:join)
+    set = model_of(project)
+    assert_equal(16, set.of_kind("device").count { |device| device.name.start_with?("d") })
+    assert_equal ["phase 2", true], [set.placement(sheet, a).shape["emphasis"], set.placement(sheet, line).shape["quiet"]]
+    %i[elements placements].each { |table| assert_equal set.table(table).size, set.table(table).each.map(&:ordinal).uniq.length }
+    assert_equal rows(set), rows(Store::Desk.for(project.id).open(&:set))
+  end
+
+  # Facts of one placement that two people altered from the same version are both kept; the same one is not.
+  def test_the_shape_of_a_placement_is_compared_fact_by_fact
+    project = project(TEXT)
+    sheet = sheet_of(project, "S").id
+    shape = ->(name, change) { ->(set) { change.new(sheet_id: sheet, element_id: set.named(name).first.id, **(change == Basalt::Change::Quiet ? { on: true } : { name: "new" })) } }
+    assert(two_writers(project, shape.call("a", Basalt::Change::Emphasise), shape.call("a", Basalt::Change::Quiet)).all?(Integer))
+    first, second = two_writers(project, ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "one") },
+                                ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "two") })
+    assert_equal [true, true], [first.is_a?(Integer), second.is_a?(Basalt::Change::Conflict)]
+    assert_equal({ "emphasis" => "one", "quiet" => true }, model_of(project).placement(sheet, model_of(project).named("a").first.id).shape)
+  end
+
+  def test_an_undo_that_is_not_kept_leaves_the_drawing_as_it_is
+    project = project(TEXT)
+    sheet = sheet_of(project, "S").id
+    say(project, "server b", "b on N at .5")
+    Store::Desk.for(project.id).open do |desk|
+      Store::Writer.stub(:new, ->(_) { raise ActiveRecord::RecordNotUnique, "no" }) { assert_raises(Basalt::Change::Conflict) { desk.undo(by: "test", sheet_id: sheet) } }
+    end
+    say(project, "server c", "c on N at .6")
+    assert_equal rows(model_of(project)), rows(Store::Desk.for(project.id).open(&:set))
+    boxes = model_of(project).placements_on(sheet).filter_map(&:box)
+    boxes.combination(2) { |one, other| refute one.overlap?(other) }
+  end
+
+  def test_the_same_act_asked_for_again_is_done_once
+    project = project(TEXT)
+    sheet = sheet_of(project, "S").id
+    request = -> { Store::Request.new("6f9619ff-8b86-4d01-b42d-00cf4fc964ff") }
+    desk = Store::Desk.for(project.id)
+    desk.open(request: request.call) do |open|
+      open.keep_answer(made: { "new" => "x" })
+      open.act(said: "added", by: "t", sheet_id: sheet) { |draft| Basalt::Statements::Document.new("server z").into(draft, sheet_id: sheet) }
+    end
+    entry = Store::JournalEntry.asked_for(project.id, request.call.id)
+    assert_equal ["added", { "made" => { "new" => "x" } }], [entry.said, entry.answer]
+    assert_raises(Basalt::Change::Conflict) { desk.open(request: request.call) { |open| open.act(said: "again", by: "t", sheet_id: sheet) { |draft| Basalt::Statements::Document.new("server y").into(draft, sheet_id: sheet) } } }
   end
 
   def test_somebody_elses_change_is_seen_at_the_next_opening

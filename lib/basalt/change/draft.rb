@@ -25,6 +25,7 @@ module Basalt
       def placements = @overlays[:placements]
       def waivers = @overlays[:waivers]
       def table(name) = @overlays.fetch(name)
+      def ordinal_floor = base.ordinal_floor
       def project = @project || base.project
       def new_id = @ids.call
 
@@ -49,7 +50,7 @@ module Basalt
 
       # @return [Object] the row as put, with its ordinal
       def put(table, row)
-        row = row.with(ordinal: @overlays[table].ceiling + 1) unless row.ordinal
+        row = row.with(ordinal: [@overlays[table].ceiling, ordinal_floor].max + 1) unless row.ordinal
         @overlays[table].put(row)
         row
       end

@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require "digest"
+require "json"
+
 module Basalt
   module Change
     # Two things may share a name as long as a statement can still tell them apart.
@@ -13,6 +16,13 @@ module Basalt
         mark = of(element)
         twin = near(draft, element).find { |other| other.id != element.id && other.kind == element.kind && other.name == element.name && of(other) == mark }
         raise Mistake, "there is a #{element.noun} called “#{element.name}” already" if twin
+      end
+
+      # @return [String, nil] the same for two elements that could not be told apart, as a UUID; nil where nothing has to be
+      def digest(element)
+        return if element.name.nil? || element.relation?
+
+        Digest::MD5.hexdigest([element.kind, element.name, *of(element)].to_json).unpack("a8a4a4a4a12").join("-")
       end
 
       # A part has only its siblings to be told from.

@@ -13,6 +13,7 @@ module Basalt
         rows.each { |table, list| unique(table, list) }
         elements = rows[:elements].to_h { |element| [element.id, element] }
         rows[:elements].each_with_index { |element, index| element(element, elements, "/elements/#{index}") }
+        told_apart(rows[:elements])
         sheets(rows[:sheets])
         rows[:sheets].each_with_index { |sheet, index| refuse("/sheets/#{index}/subject_id", "nothing has that id") if sheet.subject_id && !elements.key?(sheet.subject_id) }
         sheet_ids = rows[:sheets].to_set(&:id)
@@ -20,10 +21,20 @@ module Basalt
       end
 
       def unique(table, list)
+        once(list, "/#{table}", :id) { |row| row.id }
+        once(list, "/#{table}", :ordinal) { |row| row.ordinal }
+        once(list, "/#{table}", :number) { |row| row.number } if table == :sheets
+      end
+
+      # What a name does not tell apart, its kind, owner or place has to.
+      def told_apart(elements) = once(elements, "/elements", :name) { |element| Change::Identity.digest(element) }
+
+      def once(list, place, column)
         seen = {}
         list.each_with_index do |row, index|
-          refuse("/#{table}/#{index}/id", "the same id is at /#{table}/#{seen[row.id]}") if seen.key?(row.id)
-          seen[row.id] = index
+          key = yield(row) or next
+          refuse("#{place}/#{index}/#{column}", "the same is at #{place}/#{seen[key]}") if seen.key?(key)
+          seen[key] = index
         end
       end
 

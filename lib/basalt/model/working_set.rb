@@ -20,6 +20,9 @@ module Basalt
 
       def table(name) = public_send(name)
 
+      # Ordinals that new rows are above: no two acts give the same, whatever went in between.
+      def ordinal_floor = version << 20
+
       # Takes in what a draft made, and becomes the set at that version.
       # @param effect [Change::Effect]
       def advance(effect, version: @version + 1)
