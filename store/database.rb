@@ -10,12 +10,19 @@ module Store
 
     module_function
 
+    # Connections, one for each thread that serves or works.
+    POOL = 10
+
     # @param url [String]
-    def connect(url)
-      ActiveRecord::Base.establish_connection(url:, adapter: "postgresql", pool: 16, prepared_statements: true, connect_timeout: 5)
+    # @param own [Boolean] whether the server is Basalt's own, and serves nothing else
+    def connect(url, own: false)
+      @own = own
+      ActiveRecord::Base.establish_connection(url:, adapter: "postgresql", pool: POOL, prepared_statements: true, connect_timeout: 5, idle_timeout: 60)
       ActiveRecord::Base.logger = nil
       ActiveRecord.default_timezone = :utc
     end
+
+    def own? = @own == true
 
     # Brings the tables up to date; two that start at once wait for each other.
     def migrate

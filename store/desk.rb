@@ -99,7 +99,7 @@ module Store
     # @return [Outcome]
     # @raise [Basalt::Mistake] and nothing is kept
     def act(said:, by:, sheet_id: nil, tidy: false, patient: false)
-      on_newest do
+      on_newest(alone: !patient) do
         draft = Basalt::Change::Draft.new(set)
         yield draft
         arrange(draft, sheet_id, tidy)
@@ -193,8 +193,18 @@ module Store
       finish(draft, draft.effect, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
     end
 
-    # An act that another process was quicker than is meant for what stands now, and is tried on that.
-    def on_newest
+    # An act is meant for what stands now: of several processes one at a time tries its own, and should
+    # another have been quicker after all, it is tried again on what that one left.
+    def on_newest(alone: true, &act)
+      return Project.alone(project_id) { refresh.then { again(&act) } } if alone
+
+      again(&act)
+    rescue StandardError
+      @grounds.clear
+      raise
+    end
+
+    def again
       tries = 0
       begin
         yield
@@ -204,9 +214,6 @@ module Store
         refresh
         retry
       end
-    rescue StandardError
-      @grounds.clear
-      raise
     end
 
     def finish(draft, effect, said:, by:, sheet_id:, act: "act", of: nil, patient: false)

@@ -12,6 +12,15 @@ module Store
         raise ActiveRecord::RecordNotFound, "there is no such project"
     end
 
+    # While the block runs, no other process acts on the project.
+    def self.alone(id)
+      key = id.delete("-")[0, 15].to_i(16)
+      connection.exec_query("SELECT 1 FROM pg_advisory_lock($1)", "alone", [key])
+      yield
+    ensure
+      connection.exec_query("SELECT pg_advisory_unlock($1)", "alone", [key]) if key && connection.active?
+    end
+
     # @raise [Basalt::Mistake] when the name will not do
     def self.open(name)
       create!(id: SecureRandom.uuid, name: Basalt::Model::Names.clean(name))

@@ -67,8 +67,9 @@ module Store
       { "statement_timeout" => "#{STATEMENT}s", "lock_timeout" => "2s", "temp_file_limit" => "100MB", "idle_in_transaction_session_timeout" => "10s" }
         .each { |setting, value| admin.exec("ALTER ROLE #{@name} SET #{setting} = '#{value}'") }
       admin.exec("CREATE DATABASE #{@name} OWNER #{@name} TEMPLATE template0")
-      # Whoever may not say so, may not reach what Basalt keeps either.
-      admin.exec("REVOKE CONNECT ON DATABASE #{PG::Connection.quote_ident(admin.db)} FROM PUBLIC")
+      # On a server of Basalt's own whoever may not say so may not reach what it keeps either; of a server
+      # that is somebody else's no rights are altered.
+      admin.exec("REVOKE CONNECT ON DATABASE #{PG::Connection.quote_ident(admin.db)} FROM PUBLIC") if Database.own?
     end
 
     def clear
@@ -83,7 +84,13 @@ module Store
       @admin = nil
     end
 
-    def admin = @admin ||= PG.connect(ActiveRecord::Base.connection_db_config.configuration_hash[:url] || ENV.fetch("DATABASE_URL"))
+    # The server that the pages are kept on, however it was named.
+    def admin
+      @admin ||= ActiveRecord::Base.connection_pool.with_connection do |held|
+        PG.connect(held.raw_connection.conninfo_hash.compact.slice(:host, :hostaddr, :port, :user, :password, :dbname, :sslmode, :sslrootcert))
+      end
+    end
+
     def address = { host: admin.host, port: admin.port }
   end
 end

@@ -21,7 +21,7 @@ module CommandLine
       home.use
       refuse_taken_port
       cluster = Cluster.new(home) unless ENV["DATABASE_URL"]
-      open_database(cluster ? cluster.start : ENV.fetch("DATABASE_URL"))
+      open_database(cluster ? cluster.start : ENV.fetch("DATABASE_URL"), own: !cluster.nil?)
       serve(home)
       0
     rescue SignalException
@@ -44,8 +44,8 @@ module CommandLine
       raise Basalt::Mistake, "Port #{port} may not be used by this user. PORT=NUMBER bin/basalt start takes another."
     end
 
-    def open_database(url)
-      Store::Database.connect(url)
+    def open_database(url, own:)
+      Store::Database.connect(url, own:)
       Store::Database.migrate
       Web::IntakeWork.settle_interrupted
       Demo.load unless options[:empty] || Store::Project.any?
@@ -66,6 +66,7 @@ module CommandLine
       configuration = Puma::Configuration.new do |puma|
         puma.bind "tcp://127.0.0.1:#{port}"
         puma.threads 2, 8
+        puma.http_content_length_limit Web::RequestGuard::DOCUMENT
         puma.app app
         puma.quiet
         puma.environment "production"

@@ -3,20 +3,39 @@
 # librsvg finds the shipped typefaces through this; it has to stand before libvips starts.
 ENV["FONTCONFIG_FILE"] ||= Drawings::Fonts::CONFIGURATION
 require "vips"
+require "open3"
 
 module Drawings
   # Turns SVG into pixels.
   module Raster
+    PAPER = "#F7F4EC"
+
+    # What was drawn once is not kept for the next time.
+    Vips.cache_set_max(0)
+
     module_function
 
+    # Drawn in a process of its own, which gives its memory back.
+    #
     # @param svg [String]
     # @param scale [Float] pixels for each px of the drawing
     # @param longest [Integer] a larger picture is made smaller, to this many pixels at its longer side
+    # @param ground [String] the colour behind it
     # @return [String] PNG
-    def png(svg, scale, longest) = pixels(svg, scale, longest).write_to_buffer(".png")
+    def png(svg, scale, longest, ground: PAPER)
+      side = svg.match(/<svg [^>]*width="([\d.]+)" height="([\d.]+)"/).captures.map(&:to_f).max
+      zoom = [scale, longest / side].min
+      picture, message, status = Open3.capture3({ "FONTCONFIG_FILE" => Fonts::CONFIGURATION }, "rsvg-convert", "--format=png", "--unlimited", "--zoom=#{zoom}", "--background-color=#{ground}",
+                                                stdin_data: svg, binmode: true)
+      raise Basalt::Mistake, "The picture could not be drawn: #{message.lines.first.to_s.strip}" unless status.success?
 
-    # @return [String] JPEG
-    def jpg(svg, scale, longest) = pixels(svg, scale, longest).write_to_buffer(".jpg", Q: 92, strip: true)
+      picture
+    end
+
+    # @return [String] JPEG, made of the PNG line by line
+    def jpg(svg, scale, longest, ground: PAPER)
+      Vips::Image.pngload_buffer(png(svg, scale, longest, ground:), access: :sequential).flatten.jpegsave_buffer(Q: 92, strip: true)
+    end
 
     # A PNG written again from its pixels alone.
     #
@@ -30,13 +49,6 @@ module Drawings
       [image.write_to_buffer(".png", strip: true), image.width, image.height]
     rescue Vips::Error
       raise SafeImage::Unfit, "This is no PNG that can be read"
-    end
-
-    def pixels(svg, scale, longest)
-      header = svg.match(/<svg [^>]*width="([\d.]+)" height="([\d.]+)"/)
-      side = header.captures.map(&:to_f).max
-      scale = [scale, longest / side].min
-      Vips::Image.svgload_buffer(svg, scale:, unlimited: true).flatten(background: [247, 244, 236])
     end
   end
 end

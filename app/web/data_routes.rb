@@ -117,12 +117,12 @@ module Web
       end
 
       app.post("#{SHEET}/proof") do
-        at_desk do |desk|
-          statements = script(desk.set, sheet(desk)).statements
-          raise Basalt::Mistake, "There are no tables on this sheet to prove" if statements.empty?
+        # Nobody has to wait for the project while the server tries it.
+        statements = at_desk { |desk| script(desk.set, sheet(desk)).statements }
+        raise Basalt::Mistake, "There are no tables on this sheet to prove" if statements.empty?
 
-          part("#answer", view(:proof, desk:, outcome: Store::Proof.of(statements), statements:))
-        end
+        outcome = Store::Proof.of(statements)
+        at_desk { |desk| part("#answer", view(:proof, desk:, outcome:, statements:)) }
       end
     end
 

@@ -86,7 +86,12 @@ module Web
 
     # What the routes need of sources.
     module Reading
+      # What was new in the versions that were looked at last.
+      FRESH = Recent.new(50)
+
       def source_path(id, rest = nil) = project_path(params[:project_id], "sources/#{id}#{"/#{rest}" if rest}")
+
+      def source_part_path(id, part) = "#{source_path(id)}?part=#{part}"
 
       def source(desk)
         found = desk.set.element(id(params[:source_id]))
@@ -126,8 +131,12 @@ module Web
       # @return [Array<Range>] what is new since the version before
       def fresh_lines(desk, source, text)
         version = source["version"] || 1
-        before = version > 1 && Store::SourceText.find_by(project_id: desk.project_id, source_id: source.id, version: version - 1)&.content
-        before ? Basalt::Brief::Anchoring.new(before, text).fresh : []
+        return [] if version < 2
+
+        FRESH.fetch([desk.project_id, source.id, version]) do
+          before = Store::SourceText.find_by(project_id: desk.project_id, source_id: source.id, version: version - 1)&.content
+          before ? Basalt::Brief::Anchoring.new(before, text).fresh : []
+        end
       end
 
       # @return [Array(Integer, String)] where the phrase stands, and its words
@@ -175,7 +184,7 @@ module Web
       end
 
       def after_marking(desk)
-        return redirect(source_path(source(desk).id, "?part=#{params[:part].to_i}")) unless htmx?
+        return redirect(source_part_path(source(desk).id, params[:part].to_i)) unless htmx?
 
         place, page = params[:on].to_s.empty? ? ["#source", :source_body] : ["#beside", :source_beside]
         part(place, view(page, **source_locals(desk), on: params[:on])) + part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? 'Marked' : 'Done')}</p>") +

@@ -156,7 +156,7 @@ class DeskTest < Minitest::Test
     end
     say(project, "server c", "c on N at .6")
     assert_equal rows(model_of(project)), rows(Store::Desk.for(project.id).open(&:set))
-    boxes = model_of(project).placements_on(sheet).filter_map(&:box)
+    boxes = model_of(project).of_kind("device").map { |device| model_of(project).placement(sheet, device.id).box }
     boxes.combination(2) { |one, other| refute one.overlap?(other) }
   end
 

@@ -1,13 +1,10 @@
 # frozen_string_literal: true
 
-require "diff/lcs"
-
 module Basalt
   module Brief
     # Where the phrases marked in a text stand in a new version of it: those that stand there
     # still, by the words around them where they occur several times; those that changed, by the
-    # lines between which they stood; and those that went. Lines are compared by their longest
-    # common subsequence (Hunt and Szymanski, 1977).
+    # lines between which they stood; and those that went.
     class Anchoring
       # +state+ is +:holds+, +:changed+ (with the words that stand there now) or +:gone+.
       Place = Value.of(:phrase_id, :state, :at, :words)
@@ -51,12 +48,18 @@ module Basalt
           found << [match.begin(0), match.end(0)]
           position = match.end(0)
         end
-        wanted = around(@before, phrase["at"], phrase["at"] + phrase["quote"].length)
-        best = found.max_by { |from, to| [alike(wanted, around(@after, from, to)), -(from - mapped(phrase["at"])).abs] }
-        best&.first
+        return found.first&.first if found.length < 2
+
+        wanted = around(:before, phrase["at"], phrase["at"] + phrase["quote"].length)
+        meant = mapped(phrase["at"])
+        found.max_by { |from, to| [alike(wanted, around(:after, from, to)), -(from - meant).abs] }.first
       end
 
-      def around(text, from, to) = [text[[from - AROUND, 0].max...from].to_s, text[to, AROUND].to_s]
+      # Characters at a place are found at once where each takes as many bytes as any other.
+      def around(version, from, to)
+        text = (@wide ||= {})[version] ||= (version == :before ? @before : @after).encode("UTF-32LE")
+        [text[[from - AROUND, 0].max...from], text[to, AROUND]].map { |words| words.to_s.encode("UTF-8") }
+      end
 
       # How many characters are the same, read away from the phrase.
       def alike((before, after), (other_before, other_after))
@@ -65,15 +68,17 @@ module Basalt
 
       def same(one, other) = one.each_char.zip(other.each_char).take_while { |a, b| a == b }.length
 
+      def block_at(at) = blocks.bsearch { |block| block[:before].end > at }&.then { |block| block if block[:before].cover?(at) }
+
       # Where a character of the old text would be in the new.
       def mapped(at)
-        block = blocks.find { |one| one[:before].cover?(at) } || blocks.last or return at
+        block = block_at(at) || blocks.last or return at
         block[:after].begin + (at - block[:before].begin).clamp(0, [block[:after].size - 1, 0].max)
       end
 
       # The lines that stand in the place of those the phrase was in.
       def replaced(phrase)
-        block = blocks.find { |one| one[:before].cover?(phrase["at"]) } or return
+        block = block_at(phrase["at"]) or return
         return if block[:old] || !@after[block[:after]].to_s.match?(/\S/)
 
         sentence(block[:after], phrase)
@@ -93,12 +98,10 @@ module Basalt
       # Runs of lines that are the same in both, and what stands between them, as ranges of characters.
       def blocks
         @blocks ||= begin
-          old, new = [@before, @after].map { |text| text.lines }
-          Diff::LCS.sdiff(old, new).chunk_while { |one, other| (one.action == "=") == (other.action == "=") }.each_with_object([]) do |run, found|
-            from = found.last ? [found.last[:before].end, found.last[:after].end] : [0, 0]
-            before = run.sum { |change| change.action == "+" ? 0 : change.old_element.length }
-            after = run.sum { |change| change.action == "-" ? 0 : change.new_element.length }
-            found << { old: run.first.action == "=", before: from[0]...(from[0] + before), after: from[1]...(from[1] + after) }
+          old, new = [@before, @after].map(&:lines)
+          starts = [old, new].map { |lines| lines.reduce([0]) { |found, line| found << (found.last + line.length) } }
+          LineBlocks.new(old, new).blocks.map do |block|
+            { old: block.same, before: starts[0][block.old.begin]...starts[0][block.old.end], after: starts[1][block.new.begin]...starts[1][block.new.end] }
           end
         end
       end

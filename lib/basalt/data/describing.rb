@@ -52,8 +52,7 @@ module Basalt
 
       # @param subject [Array] the parts of the sentence that name the owner
       def tell(teller, owner, subject = [teller.thing(owner.id)])
-        attributes = of(teller.set, owner.id)
-        attributes.empty? ? [] : [teller.say(*subject, "has", *told(teller, attributes))]
+        teller.say_list([*subject, "has"], of(teller.set, owner.id).map { |attribute| words(teller, attribute) })
       end
 
       def told(teller, attributes)

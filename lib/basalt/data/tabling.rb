@@ -130,8 +130,7 @@ module Basalt
 
       def tell(teller, table)
         columns = columns(teller.set, table.id)
-        told = columns.flat_map { |one| [:comma, *words(teller, one)] }.drop(1)
-        [*(teller.say(teller.thing(table.id), "has", *told) if columns.any?), *(teller.say(teller.thing(table.id), "comes", *Threads.words(teller, table)) if table["thread"]),
+        [*teller.say_list([teller.thing(table.id), "has"], columns.map { |one| words(teller, one) }), *(teller.say(teller.thing(table.id), "comes", *Threads.words(teller, table)) if table["thread"]),
          *checks(teller.set, table.id).map { |one| teller.say(teller.thing(table.id), "checks", Statements::Quoting.quote(one["expression"].to_s), *Threads.words(teller, one)) }]
       end
 

@@ -34,15 +34,29 @@ module Basalt
       # @param faces [String] font-face rules to go with it
       def document(scene, description:, faces: "")
         view = Shapes.numbers(*scene.bounds.then { |box| [box.x, box.y, box.w, box.h] }).split
+        defined, items = shared(scene.items)
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(' ')}" role="img" aria-labelledby="title desc">
           <title id="title">#{escape(scene.sheet.name)}</title>
           <desc id="desc">#{escape(description)}</desc>
           <style>#{faces}#{Pens.stylesheet}</style>
-          #{layers(scene.items)}
+          #{defined}#{layers(items)}
           </svg>
         SVG
+      end
+
+      # An image that several things show is in a document once, and used where it is shown.
+      #
+      # @return [Array(String, Array<Item>)] the definitions, and the items that use them
+      def shared(items)
+        tally = items.flat_map { |item| item.shapes.select { |shape| shape[0] == :image && shape[1] }.map { |shape| shape.values_at(1, 4, 5) } }.tally
+        ids = tally.select { |_, count| count > 1 }.keys.each_with_index.to_h { |key, index| [key, "image-#{index}"] }
+        return ["", items] if ids.empty?
+
+        defined = ids.map { |(address, w, h), id| "<image id=\"#{id}\" href=\"#{escape(address)}\" width=\"#{Shapes.n w}\" height=\"#{Shapes.n h}\"/>" }
+        used = items.map { |item| item.with(shapes: item.shapes.map { |shape| shape[0] == :image && ids[shape.values_at(1, 4, 5)] ? [:use, ids[shape.values_at(1, 4, 5)], shape[2], shape[3]] : shape }) }
+        ["<defs>#{defined.join}</defs>\n", used]
       end
 
       def shape(shape)
@@ -54,6 +68,7 @@ module Basalt
         when :text then text(*shape.drop(1))
         when :part then "<g data-part=\"#{escape(shape[1])}\">#{shape[2].map { |inner| shape(inner) }.join}</g>"
         when :image then image(*shape.drop(1))
+        when :use then "<use href=\"##{shape[1]}\" x=\"#{Shapes.n shape[2]}\" y=\"#{Shapes.n shape[3]}\"/>"
         end
       end
 

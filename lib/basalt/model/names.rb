@@ -5,6 +5,9 @@ module Basalt
     # What a name may be.
     module Names
       LIMIT = 200
+      # How many names are looked at for one that is near, and how many of them are compared.
+      MOST_KNOWN = 20_000
+      LIKELY = 40
 
       module_function
 
@@ -26,12 +29,26 @@ module Basalt
         text.length > length ? "#{text[0, length]}…" : text
       end
 
+      # Names that share too few characters with the text cannot be near it, and only the likeliest
+      # of the others are compared: the cost stays small whatever the number of names.
+      #
       # @return [String, nil] of +known+ the name closest to +text+, when one is close
       def nearest(text, known)
         wanted = text.downcase[0, 60]
-        best = known.first(5000).min_by { |name| distance(wanted, name.downcase[0, 60]) }
-        best if best && distance(wanted, best.downcase[0, 60]) <= [wanted.length / 2, 1].max
+        most = [wanted.length / 2, 1].max
+        marks = marks(wanted)
+        likely = known.first(MOST_KNOWN).filter_map do |name|
+          next if (name.length - wanted.length).abs > most
+
+          apart = (marks(name.downcase) ^ marks).digits(2).sum
+          [apart, name] if apart <= 2 * most
+        end
+        best = likely.min_by(LIKELY, &:first).map(&:last).min_by { |name| distance(wanted, name.downcase[0, 60]) }
+        best if best && distance(wanted, best.downcase[0, 60]) <= most
       end
+
+      # A bit for each character that occurs.
+      def marks(text) = text.each_codepoint.reduce(0) { |bits, code| bits | (1 << (code & 63)) }
 
       # Levenshtein's edit distance, by rows.
       def distance(one, other)

@@ -9,6 +9,9 @@ module Basalt
       # A known thing, or a new name, in a sentence being told.
       Mention = Value.of(:element, :name)
 
+      # Characters after which a list goes on in another sentence.
+      LIST = 1200
+
       # @param set [Model::WorkingSet, Change::Draft]
       def initialize(set)
         @set = set
@@ -64,6 +67,20 @@ module Basalt
         return render(parts) if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && !@doubtful
 
         certain(parts)
+      end
+
+      # A long list is told in several sentences, each short enough to be read and read back.
+      #
+      # @param subject [Array] parts that every sentence begins with
+      # @param items [Array<Array>] parts of each member of the list
+      # @return [Array<String>]
+      def say_list(subject, items)
+        length = 0
+        groups = items.slice_when do |one, _|
+          length += one.flatten.sum { |part| part.to_s.length + 1 }
+          (length > LIST).tap { |full| length = 0 if full }
+        end
+        groups.map { |group| say(*subject, *group.flat_map { |parts| [:comma, *parts] }.drop(1)) }
       end
 
       private

@@ -72,12 +72,22 @@ module Basalt
         end
 
         def create(made)
-          return false unless made.inh_relations.empty? && made.partspec.nil?
+          return false unless made.inh_relations.empty? && made.partspec.nil? && made.table_elts.all? { |element| %i[column_def constraint].include?(element.node) }
 
+          refuse_second_schema(made.relation)
           table = table(made.relation.relname)
           made.table_elts.each { |element| element.node == :column_def ? column(table, element.column_def) : constraint(table, element.constraint) }
           @context.show(table)
           true
+        end
+
+        # Tables are known by their names alone: two of one name would become one.
+        def refuse_second_schema(relation)
+          schema = relation.schemaname.to_s
+          known = (@schemas ||= {})[relation.relname] ||= schema
+          return if known == schema
+
+          raise Unreadable, "#{relation.relname} is made in two schemas (#{[known, schema].map { |one| one.empty? ? 'the usual one' : one }.join(' and ')}); read the schemas one by one"
         end
 
         def table(name) = known(name) || @context.add("table", name: Model::Names.clean(name))

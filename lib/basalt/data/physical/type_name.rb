@@ -22,8 +22,16 @@ module Basalt
         end
 
         def figures(type, name)
-          list = type.typmods.map { |one| one.a_const.ival&.ival }
-          list.compact.empty? || (name == "char" && list == [1]) ? "" : "(#{list.compact.join(',')})"
+          list = type.typmods.filter_map { |one| figure(one) }
+          list.empty? || (name == "char" && list == ["1"]) ? "" : "(#{list.join(',')})"
+        end
+
+        # A number, a text or a word, as the types of extensions have them.
+        def figure(one)
+          case one.node
+          when :a_const then (one.a_const.ival&.ival || one.a_const.sval&.sval).to_s
+          when :column_ref then one.column_ref.fields.map { |field| field.string.sval }.join(".")
+          end
         end
       end
     end
