@@ -15,6 +15,7 @@ gem "pg", "~> 1.5"
 gem "pg_query", "~> 6.1"
 
 gem "base64", "~> 0.2"
+gem "combine_pdf", "~> 1.0"
 gem "csv", "~> 3.3"
 gem "diff-lcs", "~> 1.6"
 gem "dry-inflector", "~> 1.1"

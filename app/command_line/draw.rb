@@ -11,6 +11,7 @@ module CommandLine
       parser.on("--sheet NAME", "which sheet") { |name| options[:sheet] = name }
       parser.on("--paper SIZE", "of a PDF: #{Drawings::Paper::SIZES.keys.join(', ')} (A3)") { |size| options[:size] = size }
       parser.on("--portrait", "a PDF upright") { options[:orientation] = "portrait" }
+      parser.on("--ground GROUND", Drawings::Export::GROUNDS.keys, "#{Drawings::Export::GROUNDS.keys.join(' or ')}; a PDF is on white where nothing is said") { |ground| options[:ground] = ground }
       parser.on("--tiles", "a PDF at true size, on as many sheets of paper as it takes") { options[:spread] = "tiles" }
       parser.on("--to FILE", "where to; the ending says which: svg, png, jpg, pdf") { |path| options[:to] = path }
     end
@@ -24,8 +25,10 @@ module CommandLine
 
       set = model
       sheet = sheet(set)
-      svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).findings)
-      Files.write(to, Drawings::Export.file(type, svg, paper: Drawings::Paper.new(**options.slice(:size, :orientation, :spread)), mark: [sheet.number, sheet.name].join(", ")))
+      ground = options[:ground] || Drawings::Export.usual_ground(type)
+      svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).findings, ground:)
+      paper = Drawings::Paper.new(**options.slice(:size, :orientation, :spread))
+      Files.write(to, Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name].join(", "), about: { Title: sheet.name, Subject: [set.project, sheet.notation].compact.join(", ") }, ground:))
       0
     end
 

@@ -6,6 +6,7 @@ module Drawings
     # The longest side of a picture, in pixels.
     LONGEST = 16_000
     SCALE = 2.0
+    GROUNDS = { "paper" => Basalt::Drawing::Pens::PAPER, "white" => "#FFFFFF" }.freeze
     TYPES = { "svg" => "image/svg+xml", "png" => "image/png", "jpg" => "image/jpeg", "pdf" => "application/pdf" }.freeze
 
     module_function
@@ -13,23 +14,33 @@ module Drawings
     # @param set [Basalt::Model::WorkingSet, Basalt::Change::Draft]
     # @param only [Array<String>, nil] ids of the elements to show; nil for the whole sheet
     # @param images [#call] gives an image's address by its id
+    # @param ground [String] a key of GROUNDS: what it stands on
     # @return [String] SVG with its own typefaces
-    def svg(set, sheet_id, findings: [], only: nil, images: nil)
+    def svg(set, sheet_id, findings: [], only: nil, images: nil, ground: "paper")
       scene = Basalt::Drawing::Scene.new(set, sheet_id, findings:, images:)
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
       bare = Basalt::Drawing::SVG.document(scene, description: "")
       reading = only ? "" : Basalt::Statements::Teller.new(set).sheet(sheet_id).join(". ")
-      Basalt::Drawing::SVG.document(scene, description: reading, faces: Fonts.rules(bare.scan(/>([^<]+)</).join.chars.uniq))
+      on(ground, Basalt::Drawing::SVG.document(scene, description: reading, faces: Fonts.rules(bare.scan(/>([^<]+)</).join.chars.uniq)))
     end
+
+    # What is filled with the paper's colour has that of the ground.
+    def on(ground, svg) = ground == "paper" ? svg : svg.gsub(Basalt::Drawing::Pens::PAPER, GROUNDS.fetch(ground))
+
+    # @param type [String] a key of TYPES
+    # @return [String] what it stands on where nothing else is asked for
+    def usual_ground(type) = type == "pdf" ? "white" : "paper"
 
     # @param type [String] a key of TYPES
     # @param paper [Paper] for a PDF
+    # @param about [Hash] +Title+, +Author+, +Subject+ of a PDF
+    # @param ground [String] a key of GROUNDS
     # @return [String] the file's content
-    def file(type, svg, paper: Paper.new, mark: "")
+    def file(type, svg, paper: Paper.new, mark: "", about: {}, ground: usual_ground(type))
       case type
       when "svg" then svg
-      when "pdf" then Print.pdf(svg, paper, mark)
-      else Raster.public_send(type, svg, SCALE, LONGEST)
+      when "pdf" then Print.pdf(svg, paper, mark, about:)
+      else Raster.public_send(type, svg, SCALE, LONGEST, ground: GROUNDS.fetch(ground))
       end
     end
   end

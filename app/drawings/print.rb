@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "combine_pdf"
 require "open3"
 require "tmpdir"
 
@@ -15,14 +16,22 @@ module Drawings
 
     # @param svg [String] a document with a viewBox
     # @param mark [String] printed at the foot
+    # @param about [Hash] +Title+, +Author+ and +Subject+, which the file carries (ISO 32000-1, 14.3.3)
     # @return [String] PDF
     # @raise [Basalt::Mistake] when it would be more than MOST pages
-    def pdf(svg, paper, mark)
+    def pdf(svg, paper, mark, about: {})
       x, y, w, h = svg[/viewBox="([^"]+)"/, 1].split.map(&:to_f)
       tiles = paper.tiles? ? tiles(x, y, w, h, paper) : [Tile.new(x, y, w, h, "")]
       raise Basalt::Mistake, "That would be #{tiles.length} sheets of paper; take a larger paper, or one sheet" if tiles.length > MOST
 
-      write(tiles.map { |tile| page(svg, tile, paper, mark) })
+      told(write(tiles.map { |tile| page(svg, tile, paper, mark) }), about)
+    end
+
+    # Text of a PDF is UTF-16 where it is more than ASCII.
+    def told(pdf, about)
+      document = CombinePDF.parse(pdf)
+      about.compact.each { |name, text| document.info[name.to_sym] = text.ascii_only? ? text : "\xFE\xFF".b + text.encode("UTF-16BE").b }
+      document.to_pdf
     end
 
     def tiles(x, y, w, h, paper)

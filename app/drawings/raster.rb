@@ -8,8 +8,6 @@ require "open3"
 module Drawings
   # Turns SVG into pixels.
   module Raster
-    PAPER = "#F7F4EC"
-
     # What was drawn once is not kept for the next time.
     Vips.cache_set_max(0)
 
@@ -22,7 +20,7 @@ module Drawings
     # @param longest [Integer] a larger picture is made smaller, to this many pixels at its longer side
     # @param ground [String] the colour behind it
     # @return [String] PNG
-    def png(svg, scale, longest, ground: PAPER)
+    def png(svg, scale, longest, ground: Basalt::Drawing::Pens::PAPER)
       side = svg.match(/<svg [^>]*width="([\d.]+)" height="([\d.]+)"/).captures.map(&:to_f).max
       zoom = [scale, longest / side].min
       picture, message, status = Open3.capture3({ "FONTCONFIG_FILE" => Fonts::CONFIGURATION }, "rsvg-convert", "--format=png", "--unlimited", "--zoom=#{zoom}", "--background-color=#{ground}",
@@ -33,7 +31,7 @@ module Drawings
     end
 
     # @return [String] JPEG, made of the PNG line by line
-    def jpg(svg, scale, longest, ground: PAPER)
+    def jpg(svg, scale, longest, ground: Basalt::Drawing::Pens::PAPER)
       Vips::Image.pngload_buffer(png(svg, scale, longest, ground:), access: :sequential).flatten.jpegsave_buffer(Q: 92, strip: true)
     end
 

@@ -11,7 +11,7 @@ module Web
       ["A", "select all of its kind"], ["C", "select what is connected"], ["Ctrl A", "select everything"],
       ["Ctrl arrows", "put what is selected in line at that side"], ["Ctrl Shift arrows", "even gaps across or down"],
       ["Delete", "take off the sheet; with Shift, delete from the model"], ["P", "pin or release"], ["T", "tidy what is selected, or the sheet"],
-      ["F", "fit the sheet"], ["+ -", "larger, smaller"], ["N", "next finding"],
+      ["F", "fit what stands on the sheet; again, the whole paper"], ["+ -", "larger, smaller"], ["N", "next finding"],
       ["Alt up, down", "in a table with an order: the row up or down"], ["[ ]", "to the sheet above or below on which what is selected stands too"], ["Ctrl Z", "undo"], ["Ctrl Shift Z", "redo"],
       ["Escape", "stop, or select nothing"], ["?", "this list"]
     ].freeze

@@ -17,6 +17,10 @@ module Web
     # @return [Basalt::Drawing::Scene] for a page, images by their addresses
     def scene(desk, sheet_id) = desk.scene(sheet_id, images: Pictures.linked(desk.project_id))
 
+    # @param box [Basalt::Layout::Box]
+    # @return [String] as the page's scripts read it
+    def sides(box) = [box.x, box.y, box.w, box.h].map { |side| side.round(1) }.join(" ")
+
     def view(name, **locals) = erb(name, locals:, layout: false)
 
     # What an act altered: the pieces of the drawing and the register, the history. The findings

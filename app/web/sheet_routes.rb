@@ -39,10 +39,12 @@ module Web
       Drawings::Export::TYPES.each do |type, mime|
         app.get("/projects/:project_id/sheets/:sheet_id/export.#{type}") do
           paper = Drawings::Paper.new(size: params[:paper] || "A3", orientation: params[:orientation] || "landscape", spread: params[:spread] || "one")
-          svg, sheet = at_desk { |desk| [drawing(desk, sheet(desk)), sheet(desk)] }
+          ground = Drawings::Export::GROUNDS.key?(params[:ground]) ? params[:ground] : Drawings::Export.usual_ground(type)
+          svg, sheet, project = at_desk { |desk| [drawing(desk, sheet(desk), ground:), sheet(desk), desk.set.project] }
           content_type mime
           attachment file_name(sheet, type)
-          Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name, "revision #{sheet.revision}"].compact.join(", "))
+          about = { Title: "#{sheet.number} #{sheet.name}", Author: sheet.drawn_by, Subject: "#{project}, #{sheet.notation}, revision #{sheet.revision}" }
+          Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name, "revision #{sheet.revision}"].compact.join(", "), about:, ground:)
         end
       end
 
@@ -77,9 +79,9 @@ module Web
     # Files of a sheet, and their names.
     module Naming
       # @return [String] SVG of the sheet, or of what is selected on it
-      def drawing(desk, sheet)
+      def drawing(desk, sheet, ground: "paper")
         only = params[:chosen].to_s.empty? ? nil : Acting.chosen(desk.set, params)
-        Drawings::Export.svg(desk.set, sheet.id, findings: desk.findings_on(sheet.id), only:, images: Pictures.embedded(desk.project_id))
+        Drawings::Export.svg(desk.set, sheet.id, findings: desk.findings_on(sheet.id), only:, images: Pictures.embedded(desk.project_id), ground:)
       end
 
       def file_name(sheet, type)

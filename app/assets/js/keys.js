@@ -1,4 +1,5 @@
 import { DIRECTIONS } from "./geometry.js";
+import { Drawer } from "./drawer.js";
 
 const STEP = 8;
 const PAN = 60;
@@ -10,7 +11,7 @@ export class Keys {
     Object.assign(this, parts);
     this.dialog = document.getElementById("keys");
     document.addEventListener("keydown", (event) => this.pressed(event));
-    document.getElementById("register-toggle").addEventListener("click", () => this.toggleRegister());
+    this.drawer = new Drawer();
     document.getElementById("tabs").addEventListener("click", (event) => this.tab(event.target.closest("[data-kind]")));
     document.getElementById("tabs").addEventListener("keydown", (event) => this.walkTabs(event));
     document.getElementById("statement").addEventListener("keydown", (event) => { if (event.key === "Escape") this.place?.disarm(); });
@@ -45,7 +46,7 @@ export class Keys {
       "2": () => this.intoRegister(),
       "3": () => this.follow(1),
       t: () => (this.selection.ids.size > 1 ? this.act.post("tidy", { part: "yes" }) : this.submit("tidy")),
-      f: () => this.view?.fit(),
+      f: () => this.view?.turn(),
       n: () => this.nextFinding(),
       p: () => this.pin(),
       d: () => this.onSelection("duplicated"),
@@ -103,14 +104,8 @@ export class Keys {
   submit(id) { document.getElementById(id).requestSubmit(); }
   follow(index) { document.querySelectorAll(".faces a")[index].click(); }
 
-  toggleRegister() {
-    const button = document.getElementById("register-toggle");
-    const open = button.getAttribute("aria-expanded") !== "true";
-    button.setAttribute("aria-expanded", String(open));
-    document.getElementById("sheet-page").classList.toggle("register-closed", !open);
-  }
-
-  get registerOpen() { return document.getElementById("register-toggle").getAttribute("aria-expanded") === "true"; }
+  get registerOpen() { return this.drawer.isOpen; }
+  toggleRegister() { this.drawer.toggle(); }
 
   // The drawing alone.
   drawing() {

@@ -38,7 +38,7 @@ export class Pieces {
     });
     this.reveal(whole);
     if (this.view) {
-      this.view.paper.dataset.frame = answer.dataset.frame;
+      Object.assign(this.view.paper.dataset, { frame: answer.dataset.frame, extent: answer.dataset.extent });
       if (!this.view.touched && !this.held()) this.view.fit();
     }
     if (before) this.glide(before);

@@ -3,7 +3,9 @@ import { zoom, zoomIdentity } from "d3-zoom";
 
 const LEAST = 0.1;
 const MOST = 4;
+const MOST_FITTED = 1.25;
 const MARGIN = 8;
+const AROUND = 14;
 // The strip of buttons above the sheet.
 const HEAD = 36;
 
@@ -55,16 +57,31 @@ export class View {
     this.paper.style.transform = `translate(${transform.x}px, ${transform.y}px) scale(${transform.k})`;
   }
 
-  frame() {
-    const [x, y, w, h] = this.paper.dataset.frame.split(" ").map(Number);
+  frame() { return this.sides(this.paper.dataset.frame); }
+
+  sides(text) {
+    const [x, y, w, h] = text.split(" ").map(Number);
     return { x, y, w, h };
   }
 
-  fit() {
+  // What stands on the sheet, with a little around it; without anything on it, the paper.
+  extent() {
+    const { x, y, w, h } = this.sides(this.paper.dataset.extent);
+    return { x: x - AROUND, y: y - AROUND, w: w + 2 * AROUND, h: h + 2 * AROUND };
+  }
+
+  // The contents, and asked again the paper with its frame, legend and title block.
+  turn() {
+    const paper = this.fitted === "contents" && !this.touched;
+    this.fit(paper ? this.frame() : this.extent());
+    this.fitted = paper ? "paper" : "contents";
+  }
+
+  fit({ x, y, w, h } = this.extent()) {
     this.settled = false;
-    const { x, y, w, h } = this.frame();
+    this.fitted = "contents";
     const { clientWidth, clientHeight } = this.viewport;
-    const scale = Math.max(LEAST, Math.min(1.25, (clientWidth - 2 * MARGIN) / w, (clientHeight - MARGIN - HEAD) / h));
+    const scale = Math.max(LEAST, Math.min(MOST_FITTED, (clientWidth - 2 * MARGIN) / w, (clientHeight - MARGIN - HEAD) / h));
     const left = (clientWidth - w * scale) / 2;
     const top = HEAD + (clientHeight - HEAD - MARGIN - h * scale) / 2;
     select(this.viewport).call(this.zoom.transform, zoomIdentity.translate(left - x * scale, Math.max(HEAD, top) - y * scale).scale(scale));

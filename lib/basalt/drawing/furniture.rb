@@ -57,7 +57,7 @@ module Basalt
       end
 
       def cells(x, y)
-        [[10, 32, "level", @sheet.notation, 190], [216, 32, "sheet", @sheet.number, 96],
+        [[10, 32, "notation", @sheet.notation, 190], [216, 32, "sheet", @sheet.number, 96],
          [10, 62, "drawn by", @sheet.drawn_by, 94], [122, 62, "date", @sheet.dated, 78],
          [216, 62, "revision", [@sheet.revision, @sheet.status].compact.join(", "), 96]].flat_map do |dx, dy, caption, entry, room|
           [Shapes.text(x + dx, y + dy + 11, caption, :caption),
@@ -84,6 +84,7 @@ module Basalt
         when :box then [Shapes.rect(x + 4, y - 7, SAMPLE - 8, 14, sample)]
         when :seam then [Shapes.fill("M#{x + 14} #{y - 7}H#{x + 18}V#{y + 7}H#{x + 14}Z", Pens::SEAMS.fetch(sample))]
         when :text then [Shapes.text(x + (SAMPLE / 2), y + 4, sample, :label, :middle)]
+        when :shapes then sample.call(x, y)
         end
       end
     end

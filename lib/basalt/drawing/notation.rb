@@ -127,7 +127,8 @@ module Basalt
       def passing(route) = Layout::Polyline.shortened(route, ENDS)
 
       # @return [Array<Array(String, Symbol, Object, Object)>] words, type of sample, sample and mark
-      #   of what the legend can explain; an entry is shown when its mark occurs
+      #   of what the legend can explain; an entry is shown when its mark occurs. A sample of type +:shapes+ is a
+      #   function that draws it from a point on, 34 px wide and 16 px high around the height of the point
       def legend = []
 
       # @return [Array] the marks that occur at an element

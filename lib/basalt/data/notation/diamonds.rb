@@ -32,8 +32,8 @@ module Basalt
         end
 
         def legend
-          [["relationship", :pen, :line, :line], ["every one takes part", :text, "═", :total], ["kind of", :pen, :line, :kind],
-           ["weak, many or identifying", :pen, :outline, :weak], ["derived", :pen, :planned, :derived]]
+          [["relationship", :shapes, Samples.lozenge, :line], ["every one takes part", :shapes, Samples.double_line, :total], ["kind of", :shapes, Samples.kind, :kind],
+           ["weak, many or identifying", :shapes, Samples.double_box, :weak], ["derived", :shapes, Samples.oval(:planned), :derived]]
         end
 
         def marks(set, element)

@@ -59,11 +59,12 @@ module Basalt
 
         def legend
           [["key", :text, "#", "#"], ["partial key", :text, "~", "~"], ["required", :text, "*", "*"], ["optional", :text, "o", "o"], ["derived", :text, "/", "/"],
-           ["relationship", :pen, :line, :line], ["kind of", :pen, :line, :kind], ["weak entity", :pen, :outline, :weak]]
+           ["relationship", :pen, :line, :line], *Samples::ENDS.map { |words, *ends| [words, :shapes, Samples.ending(*ends), [:end, *ends]] },
+           ["kind of", :shapes, Samples.kind, :kind], ["weak entity", :shapes, Samples.double_box, :weak]]
         end
 
         def marks(set, element)
-          return [element.kind == "specialisation" ? :kind : :line] if element.relation?
+          return line_marks(element) if element.relation?
 
           [*(:weak if element.kind == "entity" && Dependence.weak?(element)), *(element.kind == "entity" && !@folded ? rows(set, element).marks : [])]
         end
@@ -95,6 +96,19 @@ module Basalt
         def strip = 36
 
         private
+
+        def line_marks(line)
+          return [:kind] if line.kind == "specialisation"
+
+          [:line, *line.ends.filter_map { |joined| end_mark(joined) if line.kind == "relationship" }.uniq]
+        end
+
+        # A number that is neither none, one nor any is told beside the line.
+        def end_mark(joined)
+          found = Cardinality.read(joined.facts["cardinality"])
+          mark = [:end, found.least, found.most]
+          mark if Samples::ENDS.any? { |_, *ends| ends == mark.drop(1) }
+        end
 
         def rows(set, entity) = AttributeRows.new(set, entity, folded: @folded)
 

@@ -75,8 +75,8 @@ module Basalt
         end
 
         def legend
-          process = @boxes ? [["process with its number", :text, "1.0", :process]] : [["process", :text, "( )", :process]]
-          [*process, ["outside", :text, "[ ]", :party], ["system", :text, "[ ]", :system], ["store", :text, "=", :store], ["flow", :text, "->", :flow], ["planned flow", :pen, :planned_line, :planned]]
+          [["process", :shapes, @boxes ? Samples.rounded : Samples.circle, :process], ["outside", :shapes, Samples.square(@boxes), :party], ["system", :shapes, Samples.system, :system],
+           ["store", :shapes, @boxes ? Samples.open_box : Samples.store, :store], ["flow", :shapes, Samples.arrow(:line), :flow], ["planned flow", :shapes, Samples.arrow(:planned_line), :planned]]
         end
 
         private
