@@ -4,52 +4,75 @@
 # and thrown away; then the checks of style and safety.
 require_relative "../config/load"
 require "English"
+require "open3"
 require "tmpdir"
 
 class TestRun
-  STOREYS = { "core" => "test/core", "store" => "test/store", "application" => "test/app", "browser" => "test/browser" }.freeze
+  # Storeys that run one after the other; the lanes run side by side, each on a database of its own.
+  LANES = [{ "core" => "test/core", "store" => "test/store", "application" => "test/app" }, { "browser" => "test/browser" }].freeze
 
   def initialize(files)
     @files = files
-    @failed = []
+    @failed = Queue.new
+    @telling = Mutex.new
   end
 
   def run
     Dir.mktmpdir("basalt-test") do |folder|
       File.chmod(0o755, folder)
-      with_database(folder) { storeys.each { |name, files| ruby(name, files) } }
+      with_databases(folder) { |urls| lanes.zip(urls).map { |lane, url| Thread.new { lane.each { |name, files| ruby(name, files, url) } } }.each(&:join) }
     end
     care if @files.empty?
-    puts @failed.empty? ? "\nAll of it passed." : "\nFailed: #{@failed.join(', ')}"
-    @failed.empty?
+    failed = Array.new(@failed.length) { @failed.pop }
+    puts failed.empty? ? "\nAll of it passed." : "\nFailed: #{failed.join(', ')}"
+    failed.empty?
   end
 
   private
 
-  def storeys
-    STOREYS.transform_values { |folder| Dir["#{folder}/**/*_test.rb"].select { |file| @files.empty? || @files.include?(file) } }.reject { |_, files| files.empty? }
+  def lanes
+    @lanes ||= LANES.map do |lane|
+      lane.transform_values { |folder| Dir["#{folder}/**/*_test.rb"].sort.select { |file| @files.empty? || @files.include?(file) } }.reject { |_, files| files.empty? }
+    end.reject(&:empty?)
   end
 
-  def with_database(folder)
-    return yield if ENV["DATABASE_URL"] || storeys.keys == ["core"]
+  def with_databases(folder)
+    return yield [ENV.fetch("DATABASE_URL")] * lanes.length if ENV["DATABASE_URL"]
+    return yield [nil] if lanes.map(&:keys) == [["core"]]
 
     home = CommandLine::Home.new(folder)
     home.use
     cluster = CommandLine::Cluster.new(home, throwaway: true)
     begin
       cluster.start
-      PG.connect(cluster.url).tap { |server| server.exec("CREATE DATABASE basalt_test") }.close
-      ENV["DATABASE_URL"] = cluster.url("basalt_test")
-      yield
+      yield(lanes.each_index.map { |n| database(cluster, "basalt_#{n}_test") })
     ensure
       cluster.stop
     end
   end
 
-  def ruby(name, files)
-    puts "\n== #{name}"
+  def database(cluster, name)
+    PG.connect(cluster.url).tap { |server| server.exec("CREATE DATABASE #{name}") }.close
+    cluster.url(name)
+  end
+
+  # What a storey says is told when it is through, unless it is alone.
+  def ruby(name, files, url)
     fast = system("ruby --yjit -e 0", %i[out err] => File::NULL) ? ["--yjit"] : []
-    step(name, "ruby", *fast, "-e", "ARGV.each { |file| require File.expand_path(file) }", *files)
+    command = [{ "DATABASE_URL" => url }.compact, "ruby", *fast, "-e", "ARGV.each { |file| require File.expand_path(file) }", *files]
+    return tell(name) { step(name, *command) } if lanes.one?
+
+    said, child = Open3.capture2e(*command)
+    tell(name) { print said }
+    @failed << name unless child.success?
+  end
+
+  def tell(name)
+    @telling.synchronize do
+      puts "\n== #{name}"
+      yield
+      $stdout.flush
+    end
   end
 
   def care

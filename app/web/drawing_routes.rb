@@ -89,7 +89,7 @@ module Web
         # To the right of the one that was placed before it, where nothing stands.
         def beside(draft, sheet, id, box)
           placement = draft.placement(sheet.id, id)
-          w, h = placement.box.w, placement.box.h
+          w, h = sheet.writing.size(draft, draft.element(id))
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: -Acting::FAR, y: -Acting::FAR }))
           ground = Basalt::Drawing::Ground.new(draft, sheet.id)
           places = (0..MOST_STEPS).map { |n| Basalt::Layout::Box.new(x: box.right + GAP + (n * GAP), y: box.cy - (h / 2), w:, h:) }

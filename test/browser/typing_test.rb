@@ -163,7 +163,7 @@ class TypingTest < Minitest::Test
       find("#table tr.new td[data-key='end who']").click
       type("Caller\treports a leak\t\tleak report\tDesk\nDesk\tassesses the leak\n")
       assert_equal "end who", focus, @weather
-      holds "role Caller", "role Desk", "Caller reports a leak, giving leak report to Desk", "Desk assesses the leak"
+      holds "role Caller", "role Desk", "Caller reports a leak, giving \"leak report\" to Desk", "Desk assesses the leak"
     end
   end
 

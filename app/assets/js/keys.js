@@ -12,6 +12,10 @@ export class Keys {
     this.dialog = document.getElementById("keys");
     document.addEventListener("keydown", (event) => this.pressed(event));
     this.drawer = new Drawer();
+    this.page = document.getElementById("sheet-page");
+    document.querySelector(".faces a")?.addEventListener("click", (event) => { if (this.view) { event.preventDefault(); this.drawing(); } });
+    // Whoever goes to the findings or the facts wants to see them.
+    document.getElementById("counts").addEventListener("click", () => this.page.classList.remove("margin-closed"));
     document.getElementById("tabs").addEventListener("click", (event) => this.tab(event.target.closest("[data-kind]")));
     document.getElementById("tabs").addEventListener("keydown", (event) => this.walkTabs(event));
     document.getElementById("statement").addEventListener("keydown", (event) => { if (event.key === "Escape") this.place?.disarm(); });
@@ -107,14 +111,17 @@ export class Keys {
   get registerOpen() { return this.drawer.isOpen; }
   toggleRegister() { this.drawer.toggle(); }
 
-  // The drawing alone.
+  // The drawing alone; again, with the margin beside it.
   drawing() {
     if (!this.view) return this.follow(0);
+    const alone = !this.registerOpen && this.page.classList.contains("margin-closed");
     if (this.registerOpen) this.toggleRegister();
+    this.page.classList.toggle("margin-closed", !alone);
     this.view.viewport.focus();
   }
 
   intoRegister() {
+    this.page.classList.remove("margin-closed");
     if (!this.registerOpen) this.toggleRegister();
     (document.querySelector("#table td[tabindex='0']") ?? document.querySelector("#tabs [role=tab]"))?.focus();
   }
@@ -133,6 +140,7 @@ export class Keys {
   }
 
   nextFinding() {
+    this.page.classList.remove("margin-closed");
     const titles = [...document.querySelectorAll(".finding-title")];
     if (titles.length === 0) return;
     const next = titles[(titles.indexOf(document.activeElement) + 1) % titles.length];

@@ -6,11 +6,14 @@ module Basalt
       # Tidies tables in columns from left to right, so that lines leave and arrive at their rows:
       # the layered layout turned by a quarter.
       class TablesLayout < Drawing::Stepped
-        GAP = 46
+        CLOSE = 46
         STRIP = 30
 
-        def placements
-          plan = Layout::Layered.call(@things.map { |table| node(table) }, edges, gap: GAP, widest: 1500, strip: STRIP)
+        private
+
+        # Columns stand upright: what is wide for the layout is high on the sheet.
+        def laid(root, widest)
+          plan = Layout::Layered.call(@things.map { |table| node(table, levels(root).fetch(table.id)) }, edges, gap: CLOSE, widest: [widest, 1500].min, strip: STRIP)
           boxes = @things.to_h do |table|
             w, h = @notation.size(@set, table)
             y, x = plan.corners.fetch(table.id)
@@ -19,7 +22,7 @@ module Basalt
           boxes.merge(plan.routes.transform_values { |points| { route: { "points" => points.map(&:reverse) } } })
         end
 
-        private
+        def breadth(table) = @notation.size(@set, table)[1]
 
         def edges
           tables = @things.to_h { |table| [table.id, table] }
@@ -29,9 +32,9 @@ module Basalt
           end
         end
 
-        def node(table)
+        def node(table, level)
           w, h = @notation.size(@set, table)
-          Layout::Node.box(table.id, h, w, levels.fetch(table.id)).with(beside: false)
+          Layout::Node.box(table.id, h, w, level).with(beside: false)
         end
       end
     end
