@@ -94,15 +94,16 @@ module Store
     # @param tidy [Boolean, Array<String>, Symbol] lay the sheet, or these things on it, out afresh instead of
     #   following; +:complete+ only places what has no place
     # @yieldparam draft [Basalt::Change::Draft]
+    # @param by_hand [Boolean] whether a person asked for that, and it stays so
     # @param patient [Boolean] whether it takes so long that it is not tried again when somebody else's act
     #   came first, but compared with that fact by fact
     # @return [Outcome]
     # @raise [Basalt::Mistake] and nothing is kept
-    def act(said:, by:, sheet_id: nil, tidy: false, patient: false)
+    def act(said:, by:, sheet_id: nil, tidy: false, by_hand: false, patient: false)
       on_newest(alone: !patient) do
         draft = Basalt::Change::Draft.new(set)
         yield draft
-        arrange(draft, sheet_id, tidy)
+        arrange(draft, sheet_id, tidy, by_hand)
         finish(draft, draft.effect, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:)
       end
     end
@@ -160,14 +161,14 @@ module Store
     end
 
     # Every other sheet on which something of it shows follows.
-    def arrange(draft, sheet_id, tidy)
-      tidy(draft, sheet_id, tidy) if tidy
+    def arrange(draft, sheet_id, tidy, by_hand)
+      tidy(draft, sheet_id, tidy, by_hand) if tidy
       (touched_sheets(draft) - (tidy ? [sheet_id] : [])).each { |id| Basalt::Drawing::Arranger.new(draft, id, ground: ground(draft, id)).follow }
     end
 
-    def tidy(draft, sheet_id, what)
+    def tidy(draft, sheet_id, what, by_hand)
       arranger = Basalt::Drawing::Arranger.new(draft, sheet_id)
-      what == :complete ? arranger.complete : arranger.tidy(only: what == true ? nil : what)
+      what == :complete ? arranger.complete : arranger.tidy(only: what == true ? nil : what, by_hand:)
       @grounds.delete(sheet_id)
     end
 

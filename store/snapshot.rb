@@ -6,7 +6,7 @@ module Store
     ELEMENTS = %w[id kind name owner_id rank container_id assumed said_by external_id ordinal].freeze
     SHEETS = %w[id name notation number band revision status drawn_by dated subject_id ordinal].freeze
     WAIVERS = %w[id finding state reason said_by at ordinal].freeze
-    PLACEMENTS = %w[id sheet_id element_id x y w h pinned ordinal].freeze
+    PLACEMENTS = %w[id sheet_id element_id x y w h pinned by_hand ordinal].freeze
 
     # @return [Basalt::Model::WorkingSet]
     # @raise [ActiveRecord::RecordNotFound]

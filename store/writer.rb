@@ -78,9 +78,9 @@ module Store
       deltas.each_slice(BATCH) do |batch|
         count = connection.exec_update(<<~SQL, "place", [batch.map { |delta| placed(delta) }.to_json, @project_id])
           UPDATE placements p
-          SET x = v.x, y = v.y, w = v.w, h = v.h, pinned = v.pinned, route = CASE WHEN v.rerouted THEN v.route ELSE p.route END,
+          SET x = v.x, y = v.y, w = v.w, h = v.h, pinned = v.pinned, by_hand = v.by_hand, route = CASE WHEN v.rerouted THEN v.route ELSE p.route END,
               shape = NULLIF((coalesce(p.shape, '{}') || v.patch) - ARRAY(SELECT jsonb_array_elements_text(v.cleared)), '{}')
-          FROM jsonb_to_recordset($1::jsonb) AS v(id uuid, x float8, y float8, w float8, h float8, pinned boolean, route jsonb, rerouted boolean, patch jsonb, cleared jsonb,
+          FROM jsonb_to_recordset($1::jsonb) AS v(id uuid, x float8, y float8, w float8, h float8, pinned boolean, by_hand boolean, route jsonb, rerouted boolean, patch jsonb, cleared jsonb,
                                                   was_x float8, was_y float8, was_w float8, was_h float8, was_pinned boolean, was_route jsonb, was_shape jsonb)
           WHERE p.id = v.id AND p.project_id = $2 AND p.pinned = v.was_pinned
             AND (p.x, p.y, p.w, p.h) IS NOT DISTINCT FROM (v.was_x, v.was_y, v.was_w, v.was_h)
@@ -95,7 +95,7 @@ module Store
       before, after = delta.before, delta.after
       was, now = [before, after].map { |row| row.shape || {} }
       keys = (was.keys | now.keys).reject { |key| was[key] == now[key] }
-      after.to_h.slice(:id, :x, :y, :w, :h, :pinned, :route).merge(
+      after.to_h.slice(:id, :x, :y, :w, :h, :pinned, :by_hand, :route).merge(
         rerouted: before.route != after.route, patch: now.slice(*keys), cleared: keys - now.keys, was_shape: keys.to_h { |key| [key, was[key]] },
         was_x: before.x, was_y: before.y, was_w: before.w, was_h: before.h, was_pinned: before.pinned, was_route: before.route
       )

@@ -58,7 +58,7 @@ module Web
           raise Basalt::Mistake, "A move is two distances, not “#{Basalt::Model::Names.short([dx, dy].inspect)}”"
         end
 
-        draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (placement.x + dx).round, y: (placement.y + dy).round }))
+        draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (placement.x + dx).round, y: (placement.y + dy).round, by_hand: true }))
       end
 
       def moved_names(draft)

@@ -120,7 +120,7 @@ module Web
         def size(draft, sheet, thing, w, h)
           placement = draft.placement(sheet.id, thing.id) or raise Basalt::Change::Conflict, "It is no longer on the sheet"
           to = sheet.writing.sized(draft, thing, placement, w, h) or raise Basalt::Mistake, "A #{thing.noun} is as large as its words need"
-          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to:))
+          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { **to, by_hand: true }))
         end
 
         def arrange(draft, sheet, ids, how)
@@ -128,7 +128,7 @@ module Web
           raise Basalt::Mistake, "Select two things at least" if placements.length < 2
 
           Basalt::Layout::Alignment.call(placements.map(&:box), how).zip(placements) do |box, placement|
-            to = how == "same size" ? sheet.writing.sized(draft, draft.element(placement.element_id), placement, box.w, box.h) : { x: box.x, y: box.y }
+            to = how == "same size" ? sheet.writing.sized(draft, draft.element(placement.element_id), placement, box.w, box.h) : { x: box.x, y: box.y, by_hand: true }
             draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to:)) if to
           end
         end
@@ -151,7 +151,7 @@ module Web
           draft.apply(Basalt::Change::Show.new(sheet_id: sheet.id, element_id: id))
           w, h = sheet.writing.size(draft, draft.element(id))
           placement = draft.placement(sheet.id, id)
-          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (x - (w / 2)).round, y: (y - (h / 2)).round }))
+          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (x - (w / 2)).round, y: (y - (h / 2)).round, by_hand: true }))
           id
         end
 

@@ -22,8 +22,11 @@ module Basalt
       # Lays the sheet, or a part of it, out afresh; what is pinned or not drawn stays as it is.
       #
       # @param only [Array<String>, nil] ids of the things to lay out; nil for all
-      def tidy(only: nil)
-        laid = only ? Part.new(draft, sheet_id, only).laid : Manner.tidy(writing, draft, sheet_id)
+      # @param quick [Boolean] try less than what takes longest
+      # @param by_hand [Boolean] whether a person asked for it, and it stays as it is then
+      def tidy(only: nil, quick: false, by_hand: false)
+        laid = only ? Part.new(draft, sheet_id, only).laid : Manner.tidy(writing, draft, sheet_id, quick:)
+        laid = laid.transform_values { |to| to[:x] ? to.merge(by_hand: true) : to } if by_hand
         laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
         clear_pins(laid)
         @board.survey
@@ -54,13 +57,34 @@ module Basalt
       def follow
         clear_ground
         resize
+        free_joined
         fresh.sort_by(&:ordinal).each { |placement| @settling.settle(placement) }
         @fitting.refit
         @ways.reroute(disturbed)
+        @board.survey if Growth.new(draft, sheet_id).settle
         draft
       end
 
       private
+
+      # What nobody put anywhere and was joined to nothing leaves its place when it is joined: it goes near that.
+      def free_joined
+        draft.elements.differences.each do |_, before, after|
+          next unless before.nil? && after&.relation? && writing.draws_line?(draft, after)
+
+          after.poles.uniq.each { |id| free(id, after) }
+        end
+      end
+
+      def free(id, line)
+        placed = placement(id)
+        return unless placed&.box && !placed.by_hand && !placed.pinned && draft.base.placements[placed.id] && !nesting.boundary?(id) && writing.fits?(draft.element(id))
+        return if draft.relations_of(id).any? { |other| other.id != line.id && writing.draws_line?(draft, other) && draft.drawn_between?(sheet_id, other) }
+        return if line.poles.all? { |other| other == id || placement(other)&.box.nil? }
+
+        ground.remove(id)
+        arrange(id, { x: nil, y: nil, w: nil, h: nil })
+      end
 
       # Things that a tidying did not lay out and that stand nowhere yet.
       def unplaced

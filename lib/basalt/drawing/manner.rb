@@ -12,10 +12,11 @@ module Basalt
       module_function
 
       # @param only [Array<String>, nil] ids of the things to lay out; nil for all
+      # @param quick [Boolean] try less than what takes longest
       # @return [Hash{String => Hash}] (see Notation#tidy)
-      def tidy(writing, set, sheet_id, only: nil)
+      def tidy(writing, set, sheet_id, only: nil, quick: false)
         manner = set.sheets[sheet_id].manner
-        return writing.tidy(set, sheet_id, only:) unless manner
+        return writing.tidy(set, sheet_id, only:, quick:) unless manner
 
         onto_pin(set, sheet_id, Nested.new(writing, set, sheet_id, only:).placements { |things, lines, sizes| boxes(writing, set, sheet_id, manner, things, lines, sizes) })
       end

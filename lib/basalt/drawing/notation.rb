@@ -137,8 +137,9 @@ module Basalt
       # Lays the sheet out afresh.
       #
       # @param only [Array<String>, nil] ids of the things to lay out; nil for all
+      # @param quick [Boolean] try less than what takes longest
       # @return [Hash{String => Hash}] for each element id what its placement becomes
-      def tidy(_set, _sheet_id, only: nil) = raise(NotImplementedError)
+      def tidy(_set, _sheet_id, only: nil, quick: false) = raise(NotImplementedError)
 
       # @return [Object] the lane of a thing where a sheet is laid out in lanes
       def lane(_set, thing) = thing.noun

@@ -2,54 +2,79 @@
 
 module Basalt
   module Drawing
-    # Tidies things joined by lines with signs at their ends, in levels by the steps it takes to
-    # reach them from one. Which one, and how wide a level may be, is tried out: what fits the paper
+    # Tidies things joined by lines with signs at their ends: what hangs together in levels by the
+    # steps it takes to reach it from one thing, separate parts beside each other, and what is joined to nothing
+    # in rows beneath. Where to begin and how wide a level may be is tried out: what fits the paper
     # best with the fewest crossings and bends is taken.
     class Stepped
       SIGNS = 26
       LOOP = 40
       GAP = 70
       WIDEST = 1800
-      # Of larger sheets one layout is worked out and no others.
+      # Of larger parts one layout is worked out and no others.
       MOST_TRIED = 70
       ROOTS = 4
       SHARES = [0.18, 0.26, 0.34, 0.42, 0.5, 0.75].freeze
+      # What is tried where somebody waits for the next letter.
+      QUICK = [[:most, 0.34], [:central, 0.26], [:central, 0.42]].freeze
 
-      def initialize(notation, set, things, lines)
+      # @param quick [Boolean] try less
+      def initialize(notation, set, things, lines, quick: false)
         @notation = notation
         @set = set
         @things = things
         @lines = lines
+        @quick = quick
       end
 
       # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
       def placements
-        tries.map { |root, widest| laid(root, widest) }.uniq.min_by { |found| quality(found).cost }
+        alone, joined = parts.partition { |part| part.one? && loops(part.first).none? }
+        laid = joined.map { |part| tries(part).map { |root, widest| laid(part, root, widest) }.uniq.min_by { |found| quality(part, found).cost } }
+        beneath(packed(laid), alone.flatten)
       end
 
       private
 
-      # @return [Array<Array(String, Numeric)>] where to begin, and how wide a level may be
-      def tries
-        return [[nil, WIDEST]] if @things.length > MOST_TRIED || @things.length < 3
+      # @return [Array<Array<Model::Element>>] what hangs together, in order of making
+      def parts
+        by_id = @things.to_h { |thing| [thing.id, thing] }
+        seen = Set.new
+        @things.filter_map do |thing|
+          next if seen.include?(thing.id)
 
-        all = @things.sum { |thing| breadth(thing) + GAP }
-        [nil, *roots].product([WIDEST, *SHARES.map { |share| all * share }]).uniq
+          ids = steps([thing.id]).keys
+          seen.merge(ids)
+          ids.map { |id| by_id[id] }.sort_by(&:ordinal)
+        end
+      end
+
+      def loops(thing) = @lines.select { |line| line.poles.uniq == [thing.id] }
+
+      # @return [Array<Array(String, Numeric)>] where to begin, and how wide a level may be
+      def tries(part)
+        return [[nil, WIDEST]] if part.length > MOST_TRIED || part.length < 3
+
+        all = part.sum { |thing| breadth(thing) + GAP }
+        roots = [nil, *roots(part)]
+        return [[nil, WIDEST], *QUICK.map { |root, share| [root == :most ? nil : roots.last, all * share] }] if @quick
+
+        roots.product([WIDEST, *SHARES.map { |share| all * share }]).uniq
       end
 
       # The most joined, and what everything else is nearest to.
-      def roots
-        joined = @things.reject { |thing| near[thing.id].empty? }
-        central = joined.min_by { |thing| steps([thing.id]).values.max }
-        (joined.max_by(ROOTS - 1) { |thing| [near[thing.id].length, -thing.ordinal] }.drop(1) + [central]).compact.map(&:id).uniq
+      def roots(part)
+        central = part.min_by { |thing| steps([thing.id]).values.max }
+        (part.max_by(ROOTS - 1) { |thing| [near[thing.id].length, -thing.ordinal] }.drop(1) + [central]).map(&:id).uniq
       end
 
       # How much of a level a thing takes, px.
       def breadth(thing) = @notation.size(@set, thing)[0]
 
-      def laid(root, widest)
-        plan = Layout::Layered.call(@things.map { |thing| node(thing, levels(root).fetch(thing.id)) }, edges, gap: GAP, widest:, strip: @notation.strip)
-        boxes = @things.to_h do |thing|
+      def laid(part, root, widest)
+        levels = levels(part, root)
+        plan = Layout::Layered.call(part.map { |thing| node(thing, levels.fetch(thing.id)) }, edges(part), gap: GAP, widest:, strip: @notation.strip)
+        boxes = part.to_h do |thing|
           w, h = @notation.size(@set, thing)
           x, y = plan.corners.fetch(thing.id)
           [thing.id, { x:, y:, w:, h: }]
@@ -57,30 +82,66 @@ module Basalt
         boxes.merge(plan.routes.transform_values { |points| { route: { "points" => points } } })
       end
 
-      def quality(found)
-        boxes = found.select { |_, to| to[:x] }.transform_values { |to| Layout::Box.new(**to.slice(:x, :y, :w, :h)) }
-        Layout::Quality.new(boxes, @lines.filter_map { |line| found.dig(line.id, :route, "points")&.then { |points| [*line.poles.first(2), points] } })
+      def quality(part, found)
+        Layout::Quality.new(boxes(found), lines_of(part).filter_map { |line| found.dig(line.id, :route, "points")&.then { |points| [*line.poles.first(2), points] } })
       end
 
-      def edges
-        @edges ||= @lines.reject { |line| line.poles.uniq.one? }.map do |line|
+      def boxes(found) = found.select { |_, to| to[:x] }.transform_values { |to| Layout::Box.new(**to.slice(:x, :y, :w, :h)) }
+
+      def lines_of(part)
+        @lines_of ||= @lines.group_by { |line| line.poles.first }
+        part.flat_map { |thing| @lines_of.fetch(thing.id, []) }
+      end
+
+      def edges(part)
+        lines_of(part).reject { |line| line.poles.uniq.one? }.map do |line|
           middle = @notation.labels(@set, line).sum(&:width)
           Layout::Edge.new(id: line.id, from: line.poles[0], to: line.poles[1], from_room: SIGNS, to_room: SIGNS, middle:)
         end
       end
 
-      def node(thing, level)
-        node = @notation.node(@set, thing, level)
-        looped = @lines.any? { |line| line.poles.uniq == [thing.id] }
-        looped ? node.with(w: node.w + LOOP, beside: false) : node
-      end
+      # Separate parts beside each other.
+      def packed(parts)
+        return parts.first || {} if parts.length < 2
 
-      # The most joined first where nothing else is said; what hangs together with it follows.
-      def levels(root)
-        (@levels ||= {})[root] ||= @things.sort_by { |thing| [thing.id == root ? 0 : 1, -near[thing.id].length, thing.ordinal] }.each_with_object({}) do |thing, found|
-          found.merge!(steps([thing.id])) unless found.key?(thing.id)
+        corners = Layout::Packing.call(parts.map { |found| boxes(found).merge(routes(found)) })
+        parts.reduce({}) do |all, found|
+          id, box = boxes(found).first
+          all.merge(moved(found, corners[id][0] - box.x, corners[id][1] - box.y))
         end
       end
+
+      # The ways of lines take room too.
+      def routes(found)
+        found.reject { |_, to| to[:x] }.transform_values { |to| Layout::Box.around(Layout::Polyline.boxes(to[:route]["points"])) }
+      end
+
+      def moved(found, dx, dy)
+        found.transform_values { |to| to[:x] ? to.merge(x: (to[:x] + dx).round, y: (to[:y] + dy).round) : { route: to[:route].merge("points" => to[:route]["points"].map { |x, y| [x + dx, y + dy] }) } }
+      end
+
+      # What is joined to nothing waits in rows of its own.
+      def beneath(found, alone)
+        around = Layout::Box.around(boxes(found).values)
+        sizes = alone.map { |thing| @notation.size(@set, thing) }
+        width = [around&.w || 0, Math.sqrt(2 * sizes.sum { |w, h| (w + GAP) * (h + GAP) })].max
+        x = row = 0
+        left, y = around ? [around.x, around.bottom + (2 * GAP)] : [0, 0]
+        alone.zip(sizes).each_with_object(found.dup) do |(thing, (w, h)), all|
+          x, y, row = 0, y + row + GAP, 0 if x.positive? && x + w > width
+          all[thing.id] = { x: (left + x).round, y: y.round, w:, h: }
+          x += w + GAP
+          row = [row, h].max
+        end
+      end
+
+      def node(thing, level)
+        node = @notation.node(@set, thing, level)
+        loops(thing).any? ? node.with(w: node.w + LOOP, beside: false) : node
+      end
+
+      # The most joined first where nothing else is said.
+      def levels(part, root) = steps([root || part.min_by { |thing| [-near[thing.id].length, thing.ordinal] }.id])
 
       # @return [Hash{String => Integer}] steps to whatever can be reached
       def steps(ids)
@@ -95,7 +156,7 @@ module Basalt
       end
 
       def near
-        @near ||= @lines.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |line, table|
+        @near ||= @lines.each_with_object(@things.to_h { |thing| [thing.id, []] }) do |line, table|
           one, other = line.poles
           next if one == other
 

@@ -5,9 +5,10 @@ module Basalt
     # An occurrence of an element on a sheet. Things have a box (+x+, +y+, +w+, +h+, in
     # px of the sheet); lines have a +route+ (+points+ and +labels+). A nil +x+ is not
     # arranged yet; with a place and no size it waits to be measured. +shape+ holds what a symbol needs beyond its box.
-    Placement = Value.of(:id, :sheet_id, :element_id, :x, :y, :w, :h, :pinned, :shape, :route, :ordinal) do
-      def initialize(pinned: false, **rest)
-        super(pinned:, **rest)
+    # What stands somewhere +by_hand+ was put there by a person; all else is Basalt's to arrange.
+    Placement = Value.of(:id, :sheet_id, :element_id, :x, :y, :w, :h, :pinned, :by_hand, :shape, :route, :ordinal) do
+      def initialize(pinned: false, by_hand: false, **rest)
+        super(pinned:, by_hand:, **rest)
       end
 
       def box = x && w && Layout::Box.new(x:, y:, w:, h:)

@@ -69,12 +69,9 @@ module Basalt
           [*(:weak if element.kind == "entity" && Dependence.weak?(element)), *(element.kind == "entity" && !@folded ? rows(set, element).marks : [])]
         end
 
-        def tidy(set, sheet_id, only: nil) = Drawing::Stepped.new(self, set, *part(set, sheet_id, only)).placements
+        def tidy(set, sheet_id, only: nil, quick: false) = Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:).placements
 
-        def spots(_set, _sheet_id, _thing, size, extent)
-          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
-          (0..40).lazy.flat_map { |row| (0..5).map { |column| [extent.x + (column * (size[0] + 90)), extent.y + (row * 110)] } }
-        end
+        def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).spots
 
         # @return [Layout::Node] to lay out
         def node(set, thing, level)

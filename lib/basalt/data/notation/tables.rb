@@ -37,12 +37,9 @@ module Basalt
           ColumnRows.new(set, element).marks
         end
 
-        def tidy(set, sheet_id, only: nil) = TablesLayout.new(self, set, *part(set, sheet_id, only)).placements
+        def tidy(set, sheet_id, only: nil, quick: false) = TablesLayout.new(self, set, *part(set, sheet_id, only), quick:).placements
 
-        def spots(_set, _sheet_id, _thing, size, extent)
-          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
-          (0..40).lazy.flat_map { |row| (0..5).map { |column| [extent.x + (column * (size[0] + 110)), extent.y + (row * 120)] } }
-        end
+        def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).spots
 
         def terminal(set, table, placement, reference)
           Layout::RowTerminal.new(placement.box, placement.y + port(set, table, reference, reference.target("from") == table.id ? "column" : "key"))

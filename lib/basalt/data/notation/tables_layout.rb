@@ -12,9 +12,10 @@ module Basalt
         private
 
         # Columns stand upright: what is wide for the layout is high on the sheet.
-        def laid(root, widest)
-          plan = Layout::Layered.call(@things.map { |table| node(table, levels(root).fetch(table.id)) }, edges, gap: CLOSE, widest: [widest, 1500].min, strip: STRIP)
-          boxes = @things.to_h do |table|
+        def laid(part, root, widest)
+          levels = levels(part, root)
+          plan = Layout::Layered.call(part.map { |table| node(table, levels.fetch(table.id)) }, edges(part), gap: CLOSE, widest: [widest, 1500].min, strip: STRIP)
+          boxes = part.to_h do |table|
             w, h = @notation.size(@set, table)
             y, x = plan.corners.fetch(table.id)
             [table.id, { x:, y:, w:, h: }]
@@ -24,9 +25,9 @@ module Basalt
 
         def breadth(table) = @notation.size(@set, table)[1]
 
-        def edges
-          tables = @things.to_h { |table| [table.id, table] }
-          @lines.reject { |line| line.targets("from") == line.targets("to") }.map do |line|
+        def edges(part)
+          tables = part.to_h { |table| [table.id, table] }
+          lines_of(part).reject { |line| line.targets("from") == line.targets("to") }.map do |line|
             from, to = tables.values_at(line.target("from"), line.target("to"))
             Layout::Edge.new(id: line.id, from: from.id, to: to.id, from_port: @notation.port(@set, from, line, "column"), to_port: @notation.port(@set, to, line, "key"))
           end

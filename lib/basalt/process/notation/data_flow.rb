@@ -15,7 +15,7 @@ module Basalt
         # What is declared on the sheet of a process is within it.
         def within?(kind) = kind == "process"
 
-        def tidy(set, sheet_id, only: nil) = touched(set, Drawing::Stepped.new(self, set, *part(set, sheet_id, only)).placements)
+        def tidy(set, sheet_id, only: nil, quick: false) = touched(set, Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:).placements)
       end
     end
   end

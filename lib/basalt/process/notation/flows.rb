@@ -53,10 +53,7 @@ module Basalt
         def computed(set, thing) = thing.kind == "process" ? [["number", Levels.number(set, thing) || "none"]] : super
         def computed_headings(kind) = kind == "process" ? ["number"] : super
 
-        def spots(_set, _sheet_id, _thing, size, extent)
-          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
-          (0..40).lazy.flat_map { |row| (0..5).map { |column| [(extent.x + (column * (size[0] + 130))).round, (extent.y + (row * (size[1] + 90))).round] } }
-        end
+        def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [130, 80]).spots
 
         # @return [Layout::Node] to lay out
         def node(set, thing, level)
