@@ -16,12 +16,21 @@ module CommandLine
     private
 
     def act
-      set = model
-      raise Basalt::Mistake, "#{file}: there are no tables; bin/basalt derive makes them from entities" if set.of_kind("table").empty?
-
-      script = Basalt::Data::Physical::Script.new(set).text
+      script = Basalt::Data::Physical::Script.new(tabled(model)).text
       options[:to] ? Files.write(options[:to], script) : out.print(script)
       0
+    end
+
+    # Entities alone are derived from as it goes.
+    def tabled(set)
+      return set if set.of_kind("table").any?
+      raise Basalt::Mistake, "#{file}: there are neither tables nor entities" if set.of_kind("entity").empty?
+
+      draft = Basalt::Change::Draft.new(set)
+      sheet_id = Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "Tables", "tables")
+      Basalt::Data::Logical::Derivation.new(draft, sheet_id:).into(draft)
+      err.puts "#{file} holds no tables: #{Basalt::English.count(draft.of_kind('table').length, 'table')} derived from its entities; bin/basalt derive keeps them"
+      draft
     end
   end
 end

@@ -34,7 +34,7 @@ module Basalt
       def tell(teller, attachment)
         subnet = teller.set.element(attachment.target("subnet"))
         spoken = Statements::Grammar.qualities("attachment").flat_map { |quality| quality.tell(teller, attachment) }
-        [teller.say(teller.thing(attachment.target("thing")), "on", teller.thing(subnet.id), *at(subnet, attachment["address"]),
+        [teller.say(teller.thing(attachment.target("thing")), "is on", teller.thing(subnet.id), *(["at #{attachment['address']}"] if attachment["address"]),
                     *spoken.flat_map { |parts| [:comma, *parts] })]
       end
 

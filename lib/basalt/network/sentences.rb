@@ -35,6 +35,12 @@ module Basalt
                          tell: ->(teller, device) { Owners.of(teller.set, device).map { |id| ["owned by", teller.thing(id)] } },
                          clear: ->(context, device) { Owners.clear(context, device) })
 
+      # Where it stands can be said along with it; the reading tells it in a sentence of its own.
+      ON = quality("device", "on <subnet:thing(subnet)> [at <address:address>]", tell: ->(*) { [] }, clear: ->(*) {},
+                             take: ->(context, device, said) { Attaching.attach(context, { thing: device, subnet: said[:subnet], address: said[:address] }) })
+      TO = quality("device", "to <other:thing(#{Kinds::JOINED.join('|')})>", tell: ->(*) { [] }, clear: ->(*) {},
+                             take: ->(context, device, said) { Links.join(context, { one: device, other: said[:other] }) })
+
       HEIGHT = quality("place", "<height:height>", tell: ->(_teller, place) { place["height"] ? [["#{place['height']}U"]] : [] })
 
       COUNT = quality("link", "<times:integer> times", take: ->(*) {}, tell: ->(*) { [] })
@@ -44,7 +50,7 @@ module Basalt
                        tell: ->(teller, link) { link["medium"] ? [[link["medium"], *([teller.word(link["speed"])] if link["speed"])]] : [] })
 
       QUALITIES = [
-        quality("subnet", "<prefix:prefix>"), IN_PLACE, PART_OF, OWNED_BY, HEIGHT,
+        quality("subnet", "<prefix:prefix>"), ON, TO, IN_PLACE, PART_OF, OWNED_BY, HEIGHT,
         quality("subnet", "vlan <vlan:integer>"), quality("subnet", "space <space:word>"),
         quality("subnet", "isolated", fact: "isolated"), quality("subnet", "planned", fact: "planned"),
         quality("device", "planned", fact: "planned"),
@@ -57,7 +63,7 @@ module Basalt
       JOINED = "thing(#{Kinds::JOINED.join('|')})".freeze
 
       FORMS = [
-        Statements::Form.new("<thing:#{JOINED}> on <subnet:thing(subnet)> [at <address:address>] {attachment}") do |context, said|
+        Statements::Form.new("<thing:#{JOINED}> [is] on <subnet:thing(subnet)> [at <address:address>] {attachment}") do |context, said|
           Attaching.attach(context, said)
         end,
         Statements::Form.new("gateway shared by <members:things(device)> [on <subnet:thing(subnet)>] at <address:address>") do |context, said|

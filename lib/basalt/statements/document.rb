@@ -28,18 +28,21 @@ module Basalt
 
       # Takes all of the text, or none of it.
       #
-      # @param draft [Change::Draft]
+      # @param draft [Change::Draft] not to be used when it is refused
       # @return [Change::Draft]
-      # @raise [Misread] with the line number
+      # @raise [Misread] with the line number; of several lines all of them
       def into(draft, sheet_id: nil)
+        @misread = {}
         declare(draft)
         context = Context.new(draft, sheet_id:)
         later = []
         each_statement do |line, number|
           on_line(number) { declaration(line, context) || opening?(line, context) ? Line.take(line, context) : later << [line, number, context.sheet_id] }
         end
-        last = later.reject { |line| take_on(context, *line) { |form| !form.late? } }
+        last = later.reject { |line| take_on(context, *line) { |form| !form.late? } || @misread.key?(line[1]) }
         last.each { |line| take_on(context, *line) { true } }
+        raise Misread.all(@misread.sort.map(&:last)) if @misread.any?
+
         draft
       end
 
@@ -115,12 +118,13 @@ module Basalt
           Grammar.first_words(form.nodes.last(1)).include?(token.text)
       end
 
+      # The others are looked at all the same, so that all that is wrong is told at once.
       def on_line(number)
         yield
       rescue Misread => e
-        raise e.on_line(number)
+        @misread[number] ||= e.on_line(number)
       rescue Mistake => e
-        raise Misread.new(e.message, line: number)
+        @misread[number] ||= Misread.new(e.message, line: number)
       end
     end
   end

@@ -19,6 +19,9 @@ module Basalt
           @by_opening.fetch(word, []) + @open_forms
         end
 
+        # @return [Array<String>] words that a line may begin with
+        def heads = @heads ||= forms.flat_map(&:openings).uniq
+
         # @return [Array<Quality>] of things of this kind
         def qualities(kind)
           @qualities ||= Hash.new do |table, name|

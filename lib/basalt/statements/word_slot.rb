@@ -25,6 +25,9 @@ module Basalt
         yield @read.call(token.text), at + 1
       end
 
+      # @return [String] a word that fits, as the label names one
+      def sample = @label[/such as ([^\s,]+)/, 1] || (@label.match?(/number/) ? "1" : @label[/\A[a-z]+/]).to_s
+
       # @return [String] the value as a statement says it
       def write(value)
         text = value.to_s

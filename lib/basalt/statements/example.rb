@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # A sentence of a form, built with the names at hand.
+    module Example
+      module_function
+
+      # @param form [Form]
+      # @param context [Context]
+      # @return [String, nil] nil where nothing is known that it could be about, or it would not be taken
+      def of(form, context)
+        words = form.nodes.filter_map { |node| word(node, context) or return }
+        sentence = words.reject(&:empty?).join(" ")
+        Line.take(sentence, Context.new(Change::Draft.new(context.draft), sheet_id: context.sheet_id))
+        sentence
+      rescue Mistake
+        nil
+      end
+
+      # @return [String, nil] nothing for what may be left out, nil where there is nothing to say
+      def word(node, context)
+        case node
+        when Pattern::Literal then node.words.first
+        when Pattern::Slot then filled(node, context)
+        else ""
+        end
+      end
+
+      def filled(slot, context)
+        case slot.slot
+        when :thing, :things then thing(Slots.kinds(slot.arguments), context)
+        when :new, :name then "Name"
+        else Slots.fetch(slot.slot).then { |reader| reader.respond_to?(:sample) ? reader.sample : nil }
+        end
+      end
+
+      # One that stands on the sheet, or any.
+      def thing(kinds, context)
+        known = context.draft.of_kind(*kinds).select(&:name)
+        here = context.sheet_id ? known.find { |element| context.draft.shown?(context.sheet_id, element.id) } : nil
+        found = here || known.first or return
+        Quoting.doubtful?(found.name) ? Quoting.quote(found.name) : found.name
+      end
+    end
+  end
+end
