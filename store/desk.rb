@@ -15,6 +15,9 @@ module Store
         end
       end
 
+      # The project is not there any more.
+      def leave(project_id) = LOCK.synchronize { DESKS.delete(project_id) }
+
       def clear = LOCK.synchronize { DESKS.clear }
     end
 

@@ -21,6 +21,15 @@ module Store
       connection.exec_query("SELECT pg_advisory_unlock($1)", "alone", [key]) if key && connection.active?
     end
 
+    # Whoever works on it sees the name at the next version.
+    def rename(name) = self.class.where(id:).where.not(name:).update_all(["name = ?, version = version + 1", name])
+
+    # With all that belongs to it.
+    def remove
+      self.class.where(id:).delete_all
+      Desk.leave(id)
+    end
+
     # @raise [Basalt::Mistake] when the name will not do
     def self.open(name)
       create!(id: SecureRandom.uuid, name: Basalt::Model::Names.clean(name))

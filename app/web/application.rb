@@ -36,7 +36,9 @@ module Web
       headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "X-Content-Type-Options" => "nosniff"
     end
 
+    register ProjectListRoutes
     register ProjectRoutes
+    register SheetListRoutes
     register SheetRoutes
     register EditRoutes
     register DrawingRoutes

@@ -12,6 +12,7 @@ module Web
         at_desk do |desk|
           sheet = sheet(desk)
           note_marks(desk)
+          note_findings(desk)
           [*findings_parts(desk, sheet), part("#pieces", pieces(desk, sheet, Acting::NOTHING))].join
         end
       end

@@ -7,15 +7,6 @@ module Web
     FOUND = 40
 
     def self.registered(app)
-      app.get("/") do
-        projects = Store::Project.order(:created_at).to_a
-        projects.one? ? redirect(project_path(projects.first.id)) : erb(:projects, locals: { projects: })
-      end
-
-      app.get("/projects") { erb(:projects, locals: { projects: Store::Project.order(:created_at).to_a }) }
-
-      app.post("/projects") { redirect project_path(Store::Project.open(params[:name]).id) }
-
       app.get("/drawing.css") do
         content_type :css
         cache_control :public, max_age: 3600
@@ -31,7 +22,10 @@ module Web
       end
 
       app.get("/projects/:project_id") do
-        at_desk { |desk| erb(:project, locals: { desk:, found: nil, asked: nil, last: last_acts(desk) }) }
+        at_desk do |desk|
+          note_findings(desk)
+          erb(:project, locals: { desk:, found: nil, asked: nil, last: last_acts(desk) })
+        end
       end
 
       app.get("/projects/:project_id/search") do

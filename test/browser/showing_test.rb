@@ -11,6 +11,7 @@ class ShowingTest < Minitest::Test
   def test_labels_are_hidden_all_or_one_by_one_and_brought_back
     open_sheet(demo, PLANT)
     assert_css "#layer-labels text", text: ".10"
+    find("#sheet-more summary").click
     click_button "Hide the labels of lines"
     assert_no_css "#layer-labels text"
     click_button "Bring them back"
@@ -28,6 +29,7 @@ class ShowingTest < Minitest::Test
     @project = project("project P\nsheet S: logical network\nswitch a\nswitch b\na to b three times")
     open_sheet(@project, "S")
     assert_css "#layer-lines > g", count: 3, visible: :all
+    find("#sheet-more summary").click
     click_button "Fold parallel lines"
     assert_css "#layer-labels text", text: "3 lines"
     assert_css "#layer-lines > g", count: 1, visible: :all
@@ -71,6 +73,7 @@ class ShowingTest < Minitest::Test
     assert_css "#layer-things > g", text: "Crews work in two shifts"
     say 'divide D1, before "inside", beyond "outside"'
     assert_css "#layer-things > g", text: "outside"
+    find("#sheet-more summary").click
     attach_file "image", picture
     click_button "Put it there"
     assert_css "#layer-things image[href^='/projects/']", visible: :all

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Web
+  # The projects: opened, renamed, duplicated, put away and brought back, removed for good.
+  module ProjectListRoutes
+    PROJECT = "/projects/:project_id"
+    # A project as the list tells of it.
+    Told = Basalt::Value.of(:id, :name, :sheets, :findings, :said_by, :at, :put_away)
+
+    def self.registered(app)
+      app.helpers(List)
+
+      app.get("/") do
+        projects = told_projects.reject(&:put_away)
+        projects.one? ? redirect(project_path(projects.first.id)) : erb(:projects, locals: { projects: told_projects })
+      end
+
+      app.get("/projects") { erb(:projects, locals: { projects: told_projects }) }
+      app.post("/projects") { redirect project_path(Store::Project.open(params[:name]).id) }
+
+      app.post("#{PROJECT}/renamed") do
+        Store::Project.find(id(params[:project_id])).rename(Basalt::Model::Names.clean(params[:name]))
+        redirect "/projects"
+      end
+
+      app.post("#{PROJECT}/copied") do
+        project = Store::Project.find(id(params[:project_id]))
+        copy = Store::Archive.read(Store::Archive.write(project.id)) { |bytes| Drawings::SafeImage.new(bytes) }
+        copy.update!(name: Basalt::Model::Names.short("#{project.name} (copy)", 190))
+        redirect "/projects"
+      end
+
+      { "put-away" => true, "brought-back" => false }.each do |path, away|
+        app.post("#{PROJECT}/#{path}") do
+          Store::Project.find(id(params[:project_id])).update!(put_away_at: away ? Time.now.utc : nil)
+          redirect "/projects"
+        end
+      end
+
+      # For good: whoever does it writes the name.
+      app.post("#{PROJECT}/removed-for-good") do
+        project = Store::Project.find(id(params[:project_id]))
+        raise Basalt::Mistake, "The project is removed for good when its name “#{project.name}” is written as it is" unless params[:name].to_s.strip == project.name
+
+        project.remove
+        redirect "/projects"
+      end
+    end
+
+    # What the list shows.
+    module List
+      TOLD = <<~SQL
+        SELECT p.id, p.name, p.open_findings, p.put_away_at, (SELECT count(*) FROM sheets s WHERE s.project_id = p.id) AS sheets, j.said_by, j.at
+        FROM projects p LEFT JOIN LATERAL (SELECT said_by, at FROM journal WHERE project_id = p.id ORDER BY number DESC LIMIT 1) j ON true ORDER BY p.created_at
+      SQL
+
+      # @return [Array<Told>]
+      def told_projects
+        ActiveRecord::Base.connection.exec_query(TOLD, "projects").map do |row|
+          Told.new(id: row["id"], name: row["name"], sheets: row["sheets"], findings: row["open_findings"], said_by: row["said_by"], at: row["at"], put_away: !row["put_away_at"].nil?)
+        end
+      end
+
+      # The list tells how many findings were open when they were last worked out.
+      def note_findings(desk)
+        open = desk.findings.length
+        Store::Project.where(id: desk.project_id).where("open_findings IS DISTINCT FROM ?", open).update_all(open_findings: open)
+      end
+    end
+  end
+end

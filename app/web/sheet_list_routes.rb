@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Web
+  # What is done with sheets as a whole, from the drawing register. Each is an act of the register,
+  # undone there like any other.
+  module SheetListRoutes
+    SHEET = EditRoutes::SHEET
+
+    def self.registered(app)
+      app.helpers(Listing)
+
+      app.post("#{SHEET}/renamed") { in_register(->(sheet) { "renamed #{sheet.name}" }) { |draft, sheet| draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :name, value: params[:name])) } }
+      app.post("#{SHEET}/level") { in_register(->(sheet) { "moved #{sheet.name} to another level" }) { |draft, sheet| draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :band, value: params[:band])) } }
+      app.post("#{SHEET}/placed-in-order") { in_register(->(sheet) { "put #{sheet.name} in another place" }) { |draft, sheet| draft.apply(Basalt::Change::MoveSheet.new(id: sheet.id, by: params[:by].to_i.clamp(-10_000, 10_000))) } }
+
+      app.post("#{SHEET}/copied") do
+        in_register(->(sheet) { "duplicated #{sheet.name}" }) do |draft, sheet|
+          draft.apply(Basalt::Change::DuplicateSheet.new(of_id: sheet.id, name: params[:name], drawn_by: person, dated: Date.today.iso8601))
+        end
+      end
+
+      # Before a sheet goes, what would go with it is told.
+      app.get("#{SHEET}/removal") { at_desk { |desk| erb(:sheet_removal, locals: { desk:, sheet: sheet(desk), alone: Basalt::Change::RemoveSheet.alone(desk.set, sheet(desk).id) }) } }
+
+      app.post("#{SHEET}/taken-away") do
+        in_register(->(sheet) { "removed the sheet #{sheet.name}" }) do |draft, sheet|
+          draft.apply(Basalt::Change::RemoveSheet.new(id: sheet.id, with_elements: params[:elements] == "yes"))
+        end
+      end
+    end
+
+    # The common course of these acts.
+    module Listing
+      def in_register(said)
+        at_desk do |desk|
+          sheet = sheet(desk)
+          desk.act(said: said.call(sheet), by: person) { |draft| yield draft, sheet }
+          redirect project_path(desk.project_id)
+        end
+      end
+    end
+  end
+end
