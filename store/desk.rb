@@ -120,7 +120,7 @@ module Store
     #
     # @return [Array<Basalt::Drawing::Item>]
     def foresee(draft, sheet_id)
-      Basalt::Drawing::Arranger.new(draft, sheet_id, ground: ground(draft, sheet_id)).follow
+      Basalt::Drawing::Arranger.new(draft, sheet_id, ground: ground(draft, sheet_id)).follow(grow: false)
       fresh = draft.placements.differences.filter_map { |_, before, after| after if before.nil? || (after && before.route != after.route) }
       scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents: contents(sheet_id))
       fresh.select { |placement| placement.sheet_id == sheet_id }.first(MOST_GHOSTS).flat_map { |placement| scene.items_of(placement) }

@@ -82,7 +82,7 @@ class RequestsTest < Minitest::Test
     get "#{@path}/export.svg"
     svg = Nokogiri::XML(last_response.body, &:strict)
     assert_equal PLANT, svg.at_css("title").text
-    assert_includes svg.at_css("desc").text, "historian on Plant at .20"
+    assert_includes svg.at_css("desc").text, "historian is on Plant at 10.20.4.20"
     assert_includes svg.css("text").map(&:text), "scada-01"
     assert_includes svg.at_css("style").text, "data:font/ttf;base64"
     assert_empty svg.css("script, image, foreignObject")

@@ -17,12 +17,11 @@ class DrawingTest < Minitest::Test
     empty_sheet
     click_button "router r"
     click_paper(300, 150)
-    find("#inplace input[name=name]").send_keys("edge-01", :enter)
-    assert_field "name", with: "router-1"
-    find("#inplace input[name=name]").send_keys("edge-02", :enter)
-    assert_field "name", with: "router-1"
-    find("#inplace input[name=name]").send_keys(:escape)
-    assert_equal %w[edge-01 edge-02 router-1], placed_names
+    type "edge-01\nedge-02\n"
+    assert_field "name", with: ""
+    type "\e"
+    settled
+    assert_equal %w[edge-01 edge-02], placed_names
     boxes = %w[edge-01 edge-02].map { |name| box_of(name) }
     assert_equal boxes[0].y, boxes[1].y
     assert_operator boxes[1].x, :>, boxes[0].right
@@ -51,8 +50,9 @@ class DrawingTest < Minitest::Test
     assert_css "#facts h2", text: "edge-01 – Plant"
     thing("Plant").click
     page.send_keys("l")
+    expect_refusals
     thing("Office").click
-    assert_css "#answer [role=alert]", text: "Nothing of a logical network sheet joins Plant and Office"
+    assert_css "#refused", text: "Nothing of a logical network sheet joins Plant and Office"
   end
 
   def test_several_are_selected_moved_put_in_line_and_spread
@@ -169,7 +169,7 @@ class DrawingTest < Minitest::Test
     thing("historian").click
     fill_in "emphasis", with: "phase 2"
     find_field("emphasis").send_keys(:enter)
-    assert_css "#layer-furniture", text: "phase 2"
+    assert_css "#layer-furniture", text: "phase 2", visible: :all
     assert_css "#layer-things > g .p-hatch"
     click_link "Reading"
     assert_css ".reading li", text: "historian is emphasised as phase 2"

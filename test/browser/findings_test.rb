@@ -36,8 +36,8 @@ class FindingsTest < Minitest::Test
 
   def test_a_repair_tells_what_it_would_alter
     find_button("Give plc-08 .32").hover
-    assert_css ".would del", text: "plc-08 on Plant at .31, planned"
-    assert_css ".would ins", text: "plc-08 on Plant at .32, planned"
+    assert_css ".would del", text: "plc-08 is on Plant at 10.20.4.31, planned"
+    assert_css ".would ins", text: "plc-08 is on Plant at 10.20.4.32, planned"
     assert_css ".finding", text: "is used twice"
   end
 
@@ -56,7 +56,7 @@ class FindingsTest < Minitest::Test
     assert_empty set.relations_of(set.named("label-01").first.id, "attachment")
     assert_equal 3, set.relations_of(set.named("fw-01").first.id, "attachment").length
     click_button "Leave it as it was"
-    assert_css ".reading li", text: "archive on Plant at .20"
+    assert_css ".reading li", text: "archive is on Plant at 10.20.4.20"
     find(".faces a", text: "Drawing").click
     page.send_keys([:control, "z"])
     assert_css "#layer-things > g", text: "historian"

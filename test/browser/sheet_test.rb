@@ -38,13 +38,20 @@ class SheetTest < Minitest::Test
     assert_css "#register tbody tr", text: "10.20.4.31", minimum: 3
   end
 
-  def test_a_statement_that_is_not_understood_stays_and_says_why
+  def test_a_statement_that_is_not_understood_says_why_and_comes_back_to_be_mended
+    expect_refusals
     open_sheet(demo, PLANT)
     fill_in "statement", with: "historian on Plnt"
     assert_css "#hint", text: "did you mean"
-    find_field("statement").send_keys(:enter)
-    assert_css "#answer [role=alert]", text: "is not understood here"
+    find_field("statement").send_keys(:enter, "server next")
+    assert_css "#refused", text: "is not understood here"
+    assert_field "statement", with: "server next"
+    within("#refused") { click_button "Mend" }
     assert_field "statement", with: "historian on Plnt"
+    assert_no_css "#refused"
+    find_field("statement").send_keys(:enter)
+    within("#refused") { click_button "Drop" }
+    assert_no_css "#refused"
   end
 
   def test_names_are_completed_and_the_next_step_is_told
@@ -108,15 +115,18 @@ class SheetTest < Minitest::Test
     fill_in "fact-address", with: ".9\t"
     assert_css "#register tr", text: "10.20.4.9"
     assert_no_css ".finding", text: "core-01 has no address"
+    expect_refusals
     fill_in "fact-address", with: "10.20.4.999\t"
-    assert_css "#answer [role=alert]", text: "is not an address"
+    assert_css "#refused", text: "is not an address"
+    assert_css "#fact-address[aria-invalid]"
+    assert_field "fact-address", with: "10.20.4.999"
     assert_css "#register tr", text: "10.20.4.9"
   end
 
   def test_the_sheet_is_read_as_sentences
     open_sheet(demo, PLANT)
     click_link "Reading"
-    assert_css ".reading li", text: "historian on Plant at .20"
+    assert_css ".reading li", text: "historian is on Plant at 10.20.4.20"
     find(".sentence", text: "controller plc-08 planned").click
     assert_css "#facts h2", text: "plc-08"
     say "remove label-01"

@@ -83,9 +83,11 @@ class ShowingTest < Minitest::Test
 
   def test_an_image_that_is_none_is_refused
     open_sheet(demo, PLANT)
+    expect_refusals
+    find("#sheet-more summary").click
     attach_file "image", File.join(APPLICATION_ROOT, "demo/things.csv"), make_visible: true
     click_button "Put it there"
-    assert_css "#answer [role=alert]", text: "neither PNG nor SVG"
+    assert_css "#refused", text: "neither PNG nor SVG"
   end
 
   def test_the_overview_goes_where_it_is_pressed

@@ -54,7 +54,7 @@ class RevisionTest < Minitest::Test
     lines = reading(set)
     id = set.named("a").first.id
     line = set.relations_of(id).first.id
-    changed = lines.map { |text| text.sub(/\Aserver a in Here, planned/, "server b").sub("a on Net at .5, gateway", "a on Net at .6").sub("old", "new").sub(", vlan 7", "") }
+    changed = lines.map { |text| text.sub(/\Aserver a in Here, planned/, "server b").sub("a is on Net at 10.0.0.5, gateway", "a on Net at .6").sub("old", "new").sub(", vlan 7", "") }
     after, refused, draft = revised(set, lines, changed)
     assert_empty refused.map(&:reason)
     assert_equal ["b", nil, nil, "new"], [draft.element(id).name, draft.element(id).container_id, draft.element(id)["planned"], draft.element(id)["note"]]
@@ -76,7 +76,7 @@ class RevisionTest < Minitest::Test
     set = model("sheet S: logical network\nserver a")
     after, refused, = revised(set, ["server a"], ["server a", "wombat", "b on Net at .1", "subnet Net 10.0.0.0/24", "server b"])
     assert_equal([[1, "wombat"]], refused.map { |one| [one.index, one.text] })
-    assert_includes after, "b on Net at .1"
+    assert_includes after, "b is on Net at 10.0.0.1"
   end
 
   def test_order_alone_is_no_difference

@@ -72,12 +72,12 @@ class StatementsTest < Minitest::Test
     text = "sheet S: logical network\nserver found at\nserver plain name\nsubnet Plant 10.1.0.0/24\nfound at on Plant at .2\n"
     lines = reading(model(text.sub("server found at", 'server "found at"'))).lines(chomp: true)
     assert_includes lines, "server plain name"
-    assert_includes lines, "found at on Plant at .2"
+    assert_includes lines, "found at is on Plant at 10.1.0.2"
   end
 
   def test_two_of_one_name_are_told_apart
     set = model("sheet S: logical network\nserver tickets\nrouter tickets\nsubnet N 10.0.0.0/24\nserver tickets on N at .5")
-    assert_includes reading(set), "server tickets on N at .5"
+    assert_includes reading(set), "server tickets is on N at 10.0.0.5"
     error = assert_raises(Basalt::Statements::Misread) { say(set, "S", "tickets on N at .6") }
     assert_match(/2 called “tickets”: say “server tickets” or “router tickets”/, error.message)
   end
@@ -112,13 +112,13 @@ class StatementsTest < Minitest::Test
   end
 
   REFUSED = {
-    "server a\nb on N" => [4, /“b” is not understood here.*expected/], "server a\na on M" => [4, /“M” is not understood.*did you mean “N”/],
+    "server a\nb on N" => [4, /“b” is not understood here.*could stand/], "server a\na on M" => [4, /“M” is not understood.*did you mean “N”/],
     "server a\na on" => [4, /stops too early.*known subnet/], "wombat a" => [3, /“wombat”/], "server" => [3, /stops too early.*a name/],
     "server a\na on N at .4.20" => [4, /leaves 1 octet open/], "server a\na on N at 300.1.1.1" => [4, /not an address/], "server \"a" => [3, /quote is not closed/],
     "subnet P 10.0.0.1/24" => [3, /bits set behind the prefix; the subnet is 10.0.0.0\/24/], "subnet P 10.0.0.0/33" => [3, /longer than 32 bits/],
     "server a:b" => [3, /colon: put the name in double quotes/], "server #{'x' * 300}" => [3, /300 characters; at most 200/], "x" * 10_000 => [3, /10000 characters; at most 4000/],
     "server a\na to nowhere" => [4, /“nowhere”/], "subnet Q 10.0.0.0/24, vlan 5000" => [3, /from 1 to 4094/], "server a\nserver b\na to b, 900 times" => [5, /from 1 to 100 times/],
-    "sheet S: wombat" => [3, /“wombat”.*logical network/], "sheet S: entities" => [3, /logical network sheet already/], "server a\x07b" => [3, /cannot be printed/],
+    "sheet S: wombat" => [3, /“wombat”.*could stand/], "sheet S: entities" => [3, /logical network sheet already/], "server a\x07b" => [3, /cannot be printed/],
     "note on nobody: x" => [3, /“nobody”/], "server a\nrename a to" => [4, /stops too early/], "site A in B\nsite B in A" => [3, /“B” is not understood/]
   }.freeze
 

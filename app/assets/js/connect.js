@@ -19,7 +19,7 @@ export class Connect {
   // Near the edge of a thing, inside it or outside, a mark says that a line begins here.
   hover(event) {
     if (event.buttons || this.from) return;
-    const found = document.body.classList.contains("placing") ? null : this.edge(event);
+    const found = this.edge(event);
     document.body.classList.toggle("at-edge", Boolean(found));
     this.mark(found && this.view.at(event), found);
   }
@@ -54,7 +54,7 @@ export class Connect {
   }
 
   start(event) {
-    if (event.button !== 0 || event.shiftKey || this.from || document.body.classList.contains("placing")) return;
+    if (event.button !== 0 || event.shiftKey || this.from) return;
     const group = this.edge(event);
     if (!group) return;
     event.preventDefault();

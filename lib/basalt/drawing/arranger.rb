@@ -53,15 +53,17 @@ module Basalt
       def keep(line_id, points) = @ways.keep(line_id, points)
 
       # After changes in the draft: places what is new, routes what is new or was disturbed,
-      # and leaves all else alone.
-      def follow
+      # and leaves all else alone; a sheet that nobody arranged is laid out afresh where it would be clearly better.
+      #
+      # @param grow [Boolean] whether to do the latter
+      def follow(grow: true)
         clear_ground
         resize
         free_joined
         fresh.sort_by(&:ordinal).each { |placement| @settling.settle(placement) }
         @fitting.refit
         @ways.reroute(disturbed)
-        @board.survey if Growth.new(draft, sheet_id).settle
+        @board.survey if grow && Growth.new(draft, sheet_id).settle
         draft
       end
 

@@ -37,7 +37,7 @@ module Basalt
         context = Context.new(draft, sheet_id:)
         later = []
         each_statement do |line, number|
-          on_line(number) { declaration(line, context) || opening?(line, context) ? Line.take(line, context) : later << [line, number, context.sheet_id] }
+          on_line(number) { at_once?(line, context) || opening?(line, context) ? Line.take(line, context) : later << [line, number, context.sheet_id] }
         end
         last = later.reject { |line| take_on(context, *line) { |form| !form.late? } || @misread.key?(line[1]) }
         last.each { |line| take_on(context, *line) { true } }
@@ -47,6 +47,22 @@ module Basalt
       end
 
       private
+
+      # A declaration is taken where it stands, unless it says what the thing is joined to.
+      def at_once?(line, context)
+        form, _, joined = declaration(line, context)
+        return !form.nil? unless joined
+
+        _, read, said = Line.read(line, context)
+        read.nil? || (!read.declares.nil? && said.fetch(:qualities, []).none? { |quality, _| quality.late? })
+      end
+
+      # Whether behind the name it is said what the thing is joined to: such a line is read whole, when the others are declared.
+      def joined?(matcher, after)
+        after += 1 if matcher.token(after)&.literal?(",")
+        token = matcher.token(after)
+        !token.nil? && token.word? && Grammar.late_words.include?(token.text)
+      end
 
       def take_on(context, line, number, sheet_id, &)
         context.sheet_id = sheet_id
@@ -64,8 +80,9 @@ module Basalt
         waiting = []
         each_statement do |line, number|
           on_line(number) do
-            form, said = declaration(line, context)
+            form, said, joined = declaration(line, context)
             next unless form
+            next waiting << line if joined
 
             waiting << line unless placed?(form) ? placed_now?(line, context) : make(form, said, context)
           end
@@ -102,11 +119,12 @@ module Basalt
         context.declare(kind, said[:name] || unnamed, facts, said)
       end
 
-      # @return [Array(Form, Hash), nil] when the line declares something, whatever its qualities say
+      # @return [Array(Form, Hash, Boolean), nil] when the line declares something, whatever its qualities say; and whether it
+      #   may say what the thing is joined to
       def declaration(line, context)
         matcher = Matcher.new(line, context)
         Grammar.forms_for(matcher.token(0)&.text).select(&:declares).each do |form|
-          matcher.heading(form) { |said, after| return [form, said] if declares?(matcher, form, after) }
+          matcher.heading(form) { |said, after| return [form, said, joined?(matcher, after)] if declares?(matcher, form, after) }
         end
         nil
       end

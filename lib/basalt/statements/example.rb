@@ -12,10 +12,7 @@ module Basalt
       def of(form, context)
         words = form.nodes.filter_map { |node| word(node, context) or return }
         sentence = words.reject(&:empty?).join(" ")
-        Line.take(sentence, Context.new(Change::Draft.new(context.draft), sheet_id: context.sheet_id))
-        sentence
-      rescue Mistake
-        nil
+        sentence if Line.right?(sentence, context)
       end
 
       # @return [String, nil] nothing for what may be left out, nil where there is nothing to say

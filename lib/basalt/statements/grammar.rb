@@ -32,6 +32,11 @@ module Basalt
           @qualities[kind]
         end
 
+        # @return [Set<String>] words with which a quality that waits begins
+        def late_words
+          @late_words ||= Families.gather(:qualities).select(&:late?).flat_map { |quality| first_words(quality.nodes) }.to_set
+        end
+
         # @return [Set<String>] words that follow a thing at the head of a sentence, and so end a new name there
         def verbs
           @verbs ||= open_literals(CommonForms::ALL + Families.gather(:forms)).to_set

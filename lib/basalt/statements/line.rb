@@ -29,6 +29,16 @@ module Basalt
         raise Misread.new(e.message)
       end
 
+      # @return [Boolean] whether a statement would be taken there; nothing is altered
+      def right?(text, context)
+        trial = Context.new(Change::Draft.new(context.draft), sheet_id: context.sheet_id)
+        _, form, said = read(text, trial)
+        form&.action&.call(trial, said)
+        !form.nil?
+      rescue Mistake
+        false
+      end
+
       # @return [Array(Matcher, Form, Hash)] form and captures are nil when nothing fits
       def read(text, context)
         matcher = Matcher.new(text, context)

@@ -221,12 +221,7 @@ module Basalt
         Example.of(@went, @context) if @went && @furthest.positive?
       end
 
-      def right?(line)
-        Line.take(line, Context.new(Change::Draft.new(@context.draft), sheet_id: @context.sheet_id))
-        true
-      rescue Mistake
-        false
-      end
+      def right?(line) = Line.right?(line, @context)
     end
   end
 end

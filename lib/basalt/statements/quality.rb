@@ -12,7 +12,9 @@ module Basalt
       # @param take [#call, nil] gets context, element and captures
       # @param tell [#call, nil] gets teller and element, returns arrays of parts
       # @param clear [#call, nil] gets context and element, and takes back what was said
-      def initialize(kinds, source, fact: nil, take: nil, tell: nil, clear: nil)
+      # @param late [Boolean] whether it joins to something else: in a text it waits until everything is declared
+      def initialize(kinds, source, fact: nil, take: nil, tell: nil, clear: nil, late: false)
+        @late = late
         @kinds = Array(kinds)
         @source = source
         @fact = fact
@@ -23,6 +25,7 @@ module Basalt
 
       attr_reader :kinds, :source
 
+      def late? = @late
       def nodes = @nodes ||= Pattern.compile(source)
 
       def take(context, element, captures)
