@@ -12,7 +12,7 @@ module CommandLine
       Store::Desk.for(project.id).open do |desk|
         desk.act(said: "brought in the sample", by: "sample") do |draft|
           Basalt::Statements::Document.new(File.read(file)).into(draft)
-          draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
+          draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true) }
         end
         words(project, desk.set)
       end

@@ -43,6 +43,7 @@ module Web
     register EditRoutes
     register DrawingRoutes
     register SelectionRoutes
+    register PartRoutes
     register RegisterRoutes
     register FindingRoutes
     register ReadingRoutes

@@ -27,7 +27,7 @@ module AppHelper
       Store::Desk.for(project.id).open do |desk|
         desk.act(said: "began", by: "test") do |draft|
           Basalt::Statements::Document.new(text).into(draft)
-          draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
+          draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true) }
         end
       end
     end

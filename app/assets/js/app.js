@@ -6,6 +6,7 @@ import { Drag } from "./drag.js";
 import { Band } from "./band.js";
 import { Place } from "./place.js";
 import { InPlace } from "./inplace.js";
+import { PartRows } from "./part_rows.js";
 import { Connect } from "./connect.js";
 import { Handles } from "./handles.js";
 import { Clipboard } from "./clipboard.js";
@@ -36,11 +37,13 @@ if (page) {
   if (view) {
     // In this order: each looks at a press of the pointer before the next does.
     new Band(view, selection);
+    parts.rows = new PartRows(view, selection, act);
     parts.connect = new Connect(view, selection, act, line);
     parts.handles = new Handles(view, selection, act);
     new Drag(view, selection, new Guides(view), act);
     parts.inplace = new InPlace(view, selection, act);
     parts.place = new Place(view, selection, act, parts.inplace, line);
+    line.haunted = (groups) => view.embrace(groups.filter((group) => group.dataset.box));
     parts.travel = new Travel(view, selection);
     new Overview(view);
     new Beside(selection);

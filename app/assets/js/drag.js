@@ -98,12 +98,14 @@ export class Drag {
     setTimeout(() => { if (ids.some((id) => !this.selection.ids.has(id))) this.selection.set(ids); });
     if (cancelled) return this.settle();
     const [dx, dy] = this.by;
+    this.view.dropped = true;
     this.act.post("moves", { moves: JSON.stringify(ids.map((id) => [id, dx, dy])), dropped: "yes" }).finally(() => this.settle());
   }
 
   // The copies go, and what the answer did not replace is seen again where it stood.
   settle() {
     setTimeout(() => {
+      this.view.dropped = false;
       this.lifted.style.transform = "";
       this.lifted.replaceChildren();
       this.alongs.replaceChildren();

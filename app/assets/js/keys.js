@@ -26,7 +26,7 @@ export class Keys {
   pressed(event) {
     if (event.target.closest("input, select, textarea, dialog, [contenteditable]") || event.defaultPrevented) return;
     if (this.grid.holds(event)) return;
-    if (this.connect?.key(event)) return;
+    if (this.rows?.key(event) || this.connect?.key(event)) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (DIRECTIONS[key]) return this.arrow(event, key);
     if (event.target.closest("#table")) return;

@@ -30,7 +30,7 @@ export class Pieces {
 
   draw(answer) {
     const whole = answer.dataset.whole === "true";
-    const before = whole ? this.places() : null;
+    const before = whole ? this.places() : this.leaving(answer);
     answer.querySelectorAll("g[data-layer]").forEach((pieces) => {
       const layer = document.getElementById(`layer-${pieces.dataset.layer}`);
       if (whole) layer.replaceChildren(...pieces.children);
@@ -41,15 +41,22 @@ export class Pieces {
       Object.assign(this.view.paper.dataset, { frame: answer.dataset.frame, extent: answer.dataset.extent });
       if (!this.view.touched && !this.held()) this.view.fit();
     }
-    if (before) this.glide(before);
+    if (before) this.glide(before, whole);
     const teach = document.getElementById("teach");
     if (teach) teach.hidden = document.querySelectorAll("#layer-things > g").length > 0;
   }
 
   places() { return new Map([...document.querySelectorAll("#layer-things > g[data-box]")].map((group) => [group.dataset.element, group.dataset.box])); }
 
+  // Where things stand that the answer puts elsewhere, unless somebody just dragged them there.
+  leaving(answer) {
+    if (this.view?.dropped) return null;
+    const moved = [...answer.querySelectorAll("g[data-layer='things'] > g[data-box]")].map((piece) => [piece.dataset.element, document.getElementById(piece.id)?.dataset.box, piece.dataset.box]).filter(([, was, now]) => was && was !== now);
+    return moved.length ? new Map(moved) : null;
+  }
+
   // What a tidying moved glides there, so that the eye can follow.
-  glide(before) {
+  glide(before, whole) {
     if (before.size > MOST_GLIDING || window.matchMedia("(prefers-reduced-motion: reduce)").matches) return;
     document.querySelectorAll("#layer-things > g[data-box]").forEach((group) => {
       const was = before.get(group.dataset.element);
@@ -58,7 +65,7 @@ export class Pieces {
       const [nx, ny] = group.dataset.box.split(" ").map(Number);
       group.animate([{ transform: `translate(${x - nx}px, ${y - ny}px)` }, { transform: "none" }], { duration: 320, easing: "ease-in-out" });
     });
-    document.querySelectorAll("#layer-lines, #layer-labels").forEach((layer) => layer.animate([{ opacity: 0 }, { opacity: 0, offset: 0.7 }, { opacity: 1 }], { duration: 450 }));
+    if (whole) document.querySelectorAll("#layer-lines, #layer-labels").forEach((layer) => layer.animate([{ opacity: 0 }, { opacity: 0, offset: 0.7 }, { opacity: 1 }], { duration: 450 }));
   }
 
   // A thing that is new is brought into sight.

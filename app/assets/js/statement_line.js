@@ -61,6 +61,7 @@ export class StatementLine {
     const groups = this.input.value ? [...(document.getElementById("ghosts")?.children ?? [])].map((group) => group.cloneNode(true)) : [];
     groups.forEach((group) => { group.removeAttribute("id"); delete group.dataset.element; });
     ghost.replaceChildren(...groups);
+    if (groups.length) this.haunted?.(groups);
   }
 
   close() {

@@ -1,5 +1,6 @@
 import { select } from "d3-selection";
 import { zoom, zoomIdentity } from "d3-zoom";
+import { around, box } from "./geometry.js";
 
 const LEAST = 0.1;
 const MOST = 4;
@@ -87,6 +88,14 @@ export class View {
     select(this.viewport).call(this.zoom.transform, zoomIdentity.translate(left - x * scale, Math.max(HEAD, top) - y * scale).scale(scale));
     this.touched = false;
     this.settled = true;
+  }
+
+  // While nobody chose another view, what is about to come is in sight too.
+  embrace(groups) {
+    if (this.touched || groups.length === 0) return;
+    const { x, y, w, h } = this.extent();
+    const whole = around([{ x, y, right: x + w, bottom: y + h }, ...groups.map(box).map((one) => ({ x: one.x - AROUND, y: one.y - AROUND, right: one.right + AROUND, bottom: one.bottom + AROUND }))]);
+    this.fit(whole);
   }
 
   in() { select(this.viewport).call(this.zoom.scaleBy, 1.25); }

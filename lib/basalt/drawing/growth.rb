@@ -9,7 +9,7 @@ module Basalt
       # Of larger sheets the arrangement is left to people: it would take longer than they wait.
       MOST = 40
       # How many times worse it may be before things move.
-      WORSE = 1.06
+      WORSE = 1.1
       # How much of the paper things cover where they stand close together.
       FULL = 0.16
 

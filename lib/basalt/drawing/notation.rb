@@ -19,6 +19,9 @@ module Basalt
       # @return [Array<String>] kinds of what belongs to those, with a table of their own in the register
       def parts = []
 
+      # @return [Array] parts of a sentence that say what a part of a thing is, behind “has”
+      def part_words(_teller, _part) = raise(Mistake, "rows of this kind are not edited as text")
+
       # @return [Boolean] whether what it draws is part of a design, and so there for somebody
       def design? = true
 

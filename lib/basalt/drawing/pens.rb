@@ -39,6 +39,8 @@ module Basalt
         bus: { fill: "none", stroke: TIDE, "stroke-width" => 5 },
         planned_bus: { fill: "none", stroke: TIDE, "stroke-width" => 5, "stroke-dasharray" => "14 6" },
         glyph: { fill: "none", stroke: BASALT, "stroke-width" => 1.5, "stroke-linecap" => "round", "stroke-linejoin" => "round" },
+        # Where a row of a thing can be pointed at.
+        row: { fill: PAPER, "fill-opacity" => 0, stroke: "none" },
         grip: { fill: "none", stroke: "#000000", "stroke-opacity" => 0, "stroke-width" => 12 },
         hatch: { fill: "none", stroke: PEBBLE, "stroke-opacity" => 0.4, "stroke-width" => 0.75 },
         emphasis: { fill: "none", stroke: PEBBLE, "stroke-width" => 0.75, "stroke-dasharray" => "1 3" },

@@ -44,10 +44,11 @@ module Basalt
           return [] if @rows.empty?
 
           rule = S.path("M#{S.n box.x} #{S.n box.y + HEAD}H#{S.n box.right}", :rule)
-          [rule] + @rows.each_with_index.flat_map do |(attribute, depth), index|
+          [rule] + @rows.each_with_index.map do |(attribute, depth), index|
             y = box.y + HEAD + 17 + (index * ROW)
             left = MARK + (depth * INDENT)
-            [S.text(box.x + left - MARK + 12, y, mark(attribute), :label), S.text(box.x + left, y, Drawing::Pens.fit(caption(attribute), :member, box.w - left - 8), :member)]
+            S.part(attribute.id, [S.rect(box.x + 2, y - 13, box.w - 4, ROW, :row), S.text(box.x + left - MARK + 12, y, mark(attribute), :label),
+                                  S.text(box.x + left, y, Drawing::Pens.fit(caption(attribute), :member, box.w - left - 8), :member)])
           end
         end
 
