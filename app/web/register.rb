@@ -7,7 +7,9 @@ module Web
     # What came of cells that were filled in: ids of new elements by their rows, and cells that were not taken.
     Told = Basalt::Value.of(:made, :refused)
 
-    def initialize(set, sheet)
+    # @param owner_id [String, nil] of whose parts alone the tables are
+    def initialize(set, sheet, owner_id: nil)
+      @owner_id = owner_id
       @set = set
       @writing = sheet.writing
       @sheet = sheet
@@ -27,13 +29,13 @@ module Web
     end
 
     # @return [Array<Basalt::Model::Element>] what belongs to the things of the sheet
-    def parts(kind) = @writing.parts_on(@set, @sheet.id, kind)
+    def parts(kind) = @owner_id ? @writing.parts_within(@set, @owner_id, kind) : @writing.parts_on(@set, @sheet.id, kind)
 
     # @return [Basalt::Model::Element] what stands on the sheet for a row: a part is shown with what it belongs to
     def shown(element) = element.owner_id ? shown(@set.element(element.owner_id)) : element
 
     # @return [Array<Basalt::Register::Column>]
-    def columns(kind) = @columns[kind] ||= Basalt::Register::Columns.of(@writing, kind)
+    def columns(kind) = @columns[kind] ||= Basalt::Register::Columns.of(@writing, kind).reject { |column| @owner_id && column.key == Basalt::Register::Columns::OWNER }
 
     # @return [Array<Array(Basalt::Register::Column, String)>]
     def cells(element)

@@ -19,6 +19,15 @@ module Web
         end
       end
 
+      # The parts of one thing, for the margin.
+      app.get("#{SHEET}/parts-of/:element_id/:kind") do
+        at_desk do |desk|
+          raise ActiveRecord::RecordNotFound, "no such table" unless sheet(desk).writing.parts.include?(params[:kind])
+
+          view(:table, desk:, sheet: sheet(desk), kind: params[:kind], order:, owner: element(desk, params[:element_id]))
+        end
+      end
+
       # Names that a cell can refer to.
       app.get("#{SHEET}/names/:kind/:key") do
         at_desk do |desk|
@@ -32,7 +41,8 @@ module Web
       app.post("#{SHEET}/cells") do
         @entry = nil
         on_sheet(->(_) { Tables.said(@entry, @taken) }) do |draft, sheet|
-          @entry = Basalt::Register::Entry.new(sheet, Tables.kind(params[:kind]), Tables.cells(params[:cells]))
+          owner_id = params[:owner].to_s.empty? ? nil : element(@desk, params[:owner]).id
+          @entry = Basalt::Register::Entry.new(sheet, Tables.kind(params[:parts] || params[:kind]), Tables.cells(params[:cells]), owner_id:)
           @taken = @entry.into(draft)
           @desk.keep_answer(made: @entry.made, refused: @entry.refused.map(&:to_h))
         end

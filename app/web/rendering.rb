@@ -96,7 +96,7 @@ module Web
     # How far down a sheet stands: by its band, then by its number.
     def depth(sheet) = [ProjectRoutes::BANDS.index(sheet.band) || 0, sheet.number.to_s]
 
-    def register(desk, sheet) = Register.new(desk.set, sheet)
+    def register(desk, sheet, owner: nil) = Register.new(desk.set, sheet, owner_id: owner&.id)
 
     def ago(time)
       seconds = (Time.now - time).to_i

@@ -69,7 +69,7 @@ class TypingTest < Minitest::Test
       click_button "Devices"
       find("th[data-key='name'] .sort").click
       find("th[data-key='name'][aria-sort='ascending']")
-      find("#register-rows tr:first-child td[data-key='name']").click
+      find("#table tbody:nth-of-type(1) tr:first-child td[data-key='name']").click
       type("zz\tfirewall\na1\tserver\nb1\n")
       assert_equal "name", focus, @weather
       holds "firewall zz", "server a1", "server b1", "server s10", "subnet Office 10.1.0.0/24"

@@ -46,8 +46,13 @@ export class Act {
 
   async answered(act, answer, more) {
     if (!act.path.startsWith(this.sheet)) return;
-    answer.entered = await this.answers.take(answer.text, { more, waiting: this.outbox.acts, origin: act.origin });
+    answer.entered = await this.answers.take(answer.text, { more, waiting: this.outbox.acts, origin: act.origin, stale: this.stale(act) });
     if (act.origin?.field) this.unmark(act.origin.field);
+  }
+
+  stale(act) {
+    const [chosen] = act.entries.filter(([name]) => name === "chosen").map(([, value]) => value);
+    return chosen !== undefined && chosen !== document.getElementById("chosen").value;
   }
 
   refused(act, answer) {

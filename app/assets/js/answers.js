@@ -9,10 +9,12 @@ export class Answers {
   }
 
   // +more+ says that other acts follow: the findings wait for the last of them.
-  async take(text, { more, waiting, origin }) {
+  async take(text, { more, waiting, origin, stale }) {
     const part = new DOMParser().parseFromString(text, "text/html");
     if (more) part.querySelector("hx-partial[hx-target='#findings-later']")?.remove();
     this.before?.(part, origin);
+    // What an act was about may not be what is selected any more.
+    if (stale) part.querySelector("hx-partial[hx-target='#facts']")?.remove();
     const entered = this.entered(part);
     await window.htmx.swap({ text: part.body.innerHTML, sourceElement: this.session, target: document.getElementById("answer"), swap: "none" });
     this.restore(waiting);
@@ -25,7 +27,7 @@ export class Answers {
       const place = typeof task.target === "string" ? document.querySelector(task.target) : task.target;
       const holds = place && place !== document.activeElement && place.contains(document.activeElement) && document.activeElement !== document.body;
       if (holds && task.swapSpec?.style === "innerHTML") task.swapSpec.style = "innerMorph";
-      if (document.activeElement?.closest("input, textarea, select, [contenteditable], #table")) task.fragment?.querySelectorAll?.("[autofocus]").forEach((one) => one.removeAttribute("autofocus"));
+      if (document.activeElement?.closest("input, textarea, select, [contenteditable], .cells")) task.fragment?.querySelectorAll?.("[autofocus]").forEach((one) => one.removeAttribute("autofocus"));
     });
   }
 

@@ -14,6 +14,7 @@ import { Overview } from "./overview.js";
 import { Source } from "./source.js";
 import { Beside } from "./beside.js";
 import { Grid } from "./grid.js";
+import { Margin } from "./margin.js";
 import { Reading } from "./reading.js";
 import { Findings } from "./findings.js";
 import { Travel } from "./travel.js";
@@ -52,6 +53,7 @@ if (page) {
   new Reading(act, selection);
   parts.grid = new Grid(act, selection);
   pieces.grid = parts.grid;
+  pieces.margin = new Margin(act, selection);
   new Clipboard(selection, act);
   new Keys(parts);
   act.resume();

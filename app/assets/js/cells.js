@@ -32,7 +32,7 @@ export class Cells {
     const named = cells.map(([row, key, text]) => [grid.news.named(row), key, text]);
     const held = cells.map(([row, key, text]) => this.hold({ row, key, text }));
     const label = cells.length === 1 ? `${grid.head(cells[0][1])?.textContent.trim() ?? cells[0][1]} ${cells[0][2]}` : `${cells.length} cells`;
-    grid.act.post("cells", { kind: grid.table.dataset.kind, cells: JSON.stringify(named) }, { label, makes: rows, about: rows })
+    grid.act.post("cells", { ...(grid.main ? { kind: grid.table.dataset.kind } : { parts: grid.table.dataset.kind, owner: grid.table.dataset.owner }), cells: JSON.stringify(named) }, { label, makes: rows, about: rows })
       .then((answer) => this.answered(answer, rows, held));
   }
 

@@ -10,7 +10,7 @@ export class Clipboard {
     document.addEventListener("paste", (event) => this.paste(event));
   }
 
-  typing(event) { return event.target.closest?.("input, textarea, select, #table, [contenteditable]") || String(window.getSelection()).length > 0; }
+  typing(event) { return event.target.closest?.("input, textarea, select, .cells, [contenteditable]") || String(window.getSelection()).length > 0; }
 
   copy(event) {
     if (!this.selection.any || this.typing(event)) return false;

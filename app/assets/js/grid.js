@@ -10,12 +10,13 @@ const STEPS = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowD
 // from a spreadsheet. Nobody waits for an answer: what was typed stands in its cell at once, a new
 // row is a row from its first key, and what is not taken stays in its cell with the reason.
 export class Grid {
-  constructor(act, selection) {
-    Object.assign(this, { act, selection });
-    this.place = document.getElementById("table");
+  // The register beneath the sheet, or, in the margin, the parts of one thing.
+  constructor(act, selection, place = document.getElementById("table")) {
+    Object.assign(this, { act, selection, place });
+    this.main = place.id === "table";
     this.cells = new Cells(this);
     this.news = new Rows(this);
-    this.columns = new Columns(this);
+    this.columns = this.main ? new Columns(this) : { offer() {} };
     this.ranges = new Ranges(this);
     this.place.addEventListener("pointerdown", (event) => this.press(event));
     this.place.addEventListener("pointerover", (event) => { if (event.buttons === 1 && this.anchor) this.reach(event.target.closest("td[data-key]")); });
@@ -26,10 +27,14 @@ export class Grid {
     this.place.addEventListener("paste", (event) => this.ranges.paste(event));
     this.place.addEventListener("focusin", (event) => { const cell = event.target.closest("td[data-key]"); if (cell && cell !== this.cell) this.go(cell, false); });
     this.place.addEventListener("focusout", () => setTimeout(() => { if (!this.place.contains(document.activeElement)) this.news.left(null); }));
-    document.getElementById("filter").addEventListener("input", () => this.filter());
-    document.getElementById("tabs").addEventListener("click", (event) => this.turn(event.target.closest("[data-kind]")));
+    if (this.main) this.furnish();
     new MutationObserver(() => this.opened()).observe(this.place, { childList: true });
     this.opened();
+  }
+
+  furnish() {
+    document.getElementById("filter").addEventListener("input", () => this.filter());
+    document.getElementById("tabs").addEventListener("click", (event) => this.turn(event.target.closest("[data-kind]")));
   }
 
   get table() { return this.place.querySelector("table"); }
@@ -104,7 +109,7 @@ export class Grid {
     this.news.left(cell.parentNode);
     if (focus) cell.focus({ preventScroll: false });
     this.paint();
-    if (row && row !== this.selection.id) this.selection.choose(row, true);
+    if (this.main && row && row !== this.selection.id) this.selection.choose(row, true);
   }
 
   reach(cell) {
@@ -201,7 +206,15 @@ export class Grid {
     const rows = this.rows().map((one) => one.dataset.row);
     const next = rows[rows.indexOf(row) + by];
     if (next) this.go(this.at(next, by > 0 ? keys[0] : keys.at(-1)));
-    else (by > 0 ? document.querySelector(".margin button, .margin input") : document.getElementById("filter"))?.focus();
+    else if (this.main) (by > 0 ? document.querySelector(".margin button, .margin input") : document.getElementById("filter"))?.focus();
+    else this.leave(by);
+  }
+
+  // Out of a table in the margin to what comes before or behind it.
+  leave(by) {
+    const all = [...document.querySelectorAll(".margin :is(input, select, button, a)")].filter((one) => !this.place.contains(one) && one.offsetParent);
+    const [before, behind] = [false, true].map((after) => all.filter((one) => Boolean(this.place.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) === after));
+    (by > 0 ? behind[0] : before.at(-1))?.focus();
   }
 
   edit(first = null) {
@@ -279,8 +292,8 @@ export class Grid {
   fill(rows) { this.news.fill(rows); }
 
   drop(id) {
-    const row = document.getElementById(id);
-    if (!row || !this.table?.contains(row)) return row?.remove();
+    const row = this.table && this.row(id);
+    if (!row) return;
     if (row.contains(document.activeElement)) this.step(0, row.nextElementSibling ? 1 : -1);
     row.remove();
   }
@@ -298,11 +311,11 @@ export class Grid {
   }
 
   order() { return { by: this.table.dataset.by, down: this.table.dataset.down }; }
-  address(order) { return `${this.table.dataset.path}?${new URLSearchParams({ ...order, filter: document.getElementById("filter").value })}`; }
+  address(order) { return `${this.table.dataset.path}?${new URLSearchParams({ ...order, filter: this.main ? document.getElementById("filter").value : "" })}`; }
 
   open(order) {
     const path = this.address(order).slice(this.act.sheet.length + 1);
-    return this.act.fill("#table", path);
+    return this.act.fill(this.main ? "#table" : this.place, path);
   }
 
   // The rows as the server has them now; whoever types goes on typing.

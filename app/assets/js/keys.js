@@ -29,7 +29,7 @@ export class Keys {
     if (this.rows?.key(event) || this.connect?.key(event)) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (DIRECTIONS[key]) return this.arrow(event, key);
-    if (event.target.closest("#table")) return;
+    if (event.target.closest(".cells")) return;
     const act = event.ctrlKey || event.metaKey ? this.withControl(event)[key] : !event.altKey && this.alone(event)[event.key === "?" ? "?" : key];
     if (act) { event.preventDefault(); act(); }
   }
@@ -151,7 +151,7 @@ export class Keys {
   // Alone they move what is selected, or the view; with Alt they travel; with Ctrl they put
   // what is selected in line, and with Shift beside it at even gaps.
   arrow(event, key) {
-    if (!this.view || event.target.closest("#tabs, #table, .reading, #overview")) return;
+    if (!this.view || event.target.closest("#tabs, .cells, .reading, #overview")) return;
     event.preventDefault();
     const [dx, dy] = DIRECTIONS[key];
     if (event.altKey) return this.travel.go([dx, dy]);

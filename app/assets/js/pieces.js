@@ -22,7 +22,7 @@ export class Pieces {
     this.fillTable(answer);
     const gone = answer.dataset.gone.split(" ").filter(Boolean);
     this.selection.prune(gone.filter((id) => id.startsWith("r")).map((id) => id.slice(1)));
-    gone.forEach((id) => (id.startsWith("r") ? this.grid?.drop(id) : document.getElementById(id)?.remove()));
+    gone.forEach((id) => (id.startsWith("r") ? this.grids().forEach((grid) => grid.drop(id.slice(1))) : document.getElementById(id)?.remove()));
     if (answer.dataset.fresh && !this.held()) this.selection.set(answer.dataset.fresh.split(" "));
     this.selection.mark();
     document.dispatchEvent(new CustomEvent("basalt:drawn"));
@@ -83,7 +83,11 @@ export class Pieces {
     layer.append(piece);
   }
 
+  // The register, and the tables in the margin.
+  grids() { return [this.grid, ...(this.margin?.grids() ?? [])].filter((grid) => grid?.table); }
+
   fillTable(answer) {
+    this.margin?.grids().forEach((grid) => grid.reload());
     const whole = answer.dataset.whole === "true";
     if (!this.grid?.table) {
       const first = whole || answer.querySelector("table[data-kind]") ? document.querySelector("#tabs [role=tab]") : null;

@@ -21,7 +21,7 @@ export class Rows {
     row.classList.remove("new");
     row.removeAttribute("aria-label");
     Object.assign(row.dataset, { row: id });
-    row.id = `r${id}`;
+    row.id = `${this.grid.main ? "r" : "p"}${id}`;
     this.own.set(id, { state: "begun", kind: this.grid.table.dataset.kind });
     return row;
   }
@@ -35,7 +35,7 @@ export class Rows {
       empty.before(row);
       row.classList.remove("new");
       row.dataset.row = id;
-      row.id = `r${id}`;
+      row.id = `${this.grid.main ? "r" : "p"}${id}`;
     });
   }
 
@@ -121,7 +121,7 @@ export class Rows {
     if (!fresh || asked !== this.asked || fresh.dataset.kind !== grid.table?.dataset.kind) return;
     const body = grid.table.tBodies[0];
     const rows = [...fresh.tBodies[0].rows].map((row) => this.placed(row));
-    const held = document.activeElement?.closest?.("#table tr[data-row]");
+    const held = document.activeElement?.closest?.("tr[data-row]");
     const keep = new Set(rows);
     [...body.rows].forEach((row) => { if (!keep.has(row) && row !== held && !this.own.has(row.dataset.row)) row.remove(); });
     const at = held?.parentNode === body ? rows.indexOf(held) : -1;

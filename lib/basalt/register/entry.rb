@@ -13,10 +13,12 @@ module Basalt
       # @param cells [Array<Array(String, String, String)>] row, key of the column, text; the row is
       #   the id of an element, or any other word for one that is to be made; +new-+ and an id makes it under that
       #   id, and fills it in where it is there already
-      def initialize(sheet, kind, cells)
+      # @param owner_id [String, nil] what new rows belong to, where the table is of the parts of one thing
+      def initialize(sheet, kind, cells, owner_id: nil)
         @sheet = sheet
         @kind = Model::Catalogue.kind(kind)
-        @columns = Columns.of(sheet.writing, kind).to_h { |column| [column.key, column] }
+        @owner_id = owner_id
+        @columns = Columns.of(sheet.writing, kind).reject { |column| owner_id && column.key == Columns::OWNER }.to_h { |column| [column.key, column] }
         @rows = cells.group_by(&:first).transform_values { |list| list.to_h { |_, key, text| [key, text.to_s.strip] } }
         @refused = []
         @made = {}
@@ -65,7 +67,7 @@ module Basalt
       end
 
       def addition(draft, texts, id)
-        owner = @columns[Columns::OWNER]&.then { |column| Cell.new(draft, @sheet, column).reference(texts[Columns::OWNER]).id }
+        owner = @owner_id || @columns[Columns::OWNER]&.then { |column| Cell.new(draft, @sheet, column).reference(texts[Columns::OWNER]).id }
         ends = @columns.values.select { |column| column.reference? && column.role }.sort_by { |column| @kind.ends.keys.index(column.role) }
         ends = ends.map { |column| [column.role, Cell.new(draft, @sheet, column).reference(texts[column.key] || texts[ends.first.key]).id] }
         Change::Add.new(kind: @kind.name, id:, name: texts["name"], facts: first_facts(texts), owner_id: owner, ends: ends.empty? ? nil : ends)

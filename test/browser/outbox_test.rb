@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+# What is done while the server cannot be reached waits, is told of, survives a reload, and is done
+# once; a session that ended is begun anew.
+class OutboxTest < Minitest::Test
+  include BrowserHelper
+
+  def setup
+    super
+    @project = project("project P\nsheet S: logical network\nserver old")
+    open_sheet(@project, "S")
+  end
+
+  def names = model_of(@project).of_kind("device").map(&:name)
+
+  def test_what_waits_is_told_and_kept_over_a_reload
+    SERVED.restart(600)
+    press("/")
+    type "server one\nserver two\nrename one to first\n", every: 0.02
+    assert_css "#waiting", text: "3 acts wait for the server"
+    SERVED.restart(0)
+    page.execute_script("window.onbeforeunload = null")
+    page.driver.browser.navigate.refresh
+    settled
+    assert_equal %w[old first two], names
+    assert_css "#layer-things > g", text: "first"
+    assert_no_css "#refused .refusal"
+  end
+
+  def test_a_session_that_ended_is_begun_anew
+    SERVED.renew(secret: "1" * 64)
+    press("/")
+    type "server one\nserver two\n", every: 0.02
+    settled
+    assert_equal %w[old one two], names
+    assert_equal [403], SERVED.acts.map(&:status).uniq - [200]
+    expect_refusals
+  end
+
+  def test_an_act_whose_answer_was_lost_is_done_once
+    SERVED.trouble(:loses, :loses)
+    press("/")
+    type "server one\n", every: 0.02
+    settled
+    assert_equal %w[old one], names
+    assert_css "#layer-things > g", text: "one"
+    assert_equal 1, Store::JournalEntry.where(project_id: @project.id).where("said LIKE 'said: server one%'").count
+  end
+
+  def test_what_was_built_on_a_refused_act_is_refused_with_it
+    expect_refusals
+    find("button[data-noun='router']").click
+    at = place(find("#viewport"))
+    page.driver.browser.action.move_to_location(at["x"] + 60, at["y"] + 90).click.perform
+    type "r1\nr1\nr2\n\e", every: 0.02
+    settled
+    assert_equal %w[old r1], names
+    assert_css "#refused .refusal", text: "there is a router called “r1” already"
+    assert_css "#refused .refusal", text: "router r2: it needs what was refused before: router r1"
+  end
+end
