@@ -11,7 +11,15 @@ module Store
       # @return [Desk] the process's own for that project
       def for(project_id)
         LOCK.synchronize do
-          DESKS.delete(project_id).then { |desk| DESKS[project_id] = desk || new(project_id) }.tap { DESKS.shift if DESKS.length > MOST }
+          DESKS.delete(project_id).then { |desk| DESKS[project_id] = desk || new(project_id) }.tap { let_go(project_id) }
+        end
+      end
+
+      # As many projects are held as are small enough together; the one that was not opened for longest goes first.
+      def let_go(except)
+        while DESKS.length > 1 && (DESKS.length > MOST || DESKS.values.sum(&:size) > MOST_ELEMENTS)
+          oldest = DESKS.each_key.find { |id| id != except }
+          DESKS.delete(oldest)
         end
       end
 
@@ -24,6 +32,8 @@ module Store
     LOCK = Mutex.new
     DESKS = {}
     MOST = 20
+    # Elements and placements of all projects that are held, about 4 kB each.
+    MOST_ELEMENTS = 250_000
     MOST_GHOSTS = 60
     MOST_TRIES = 5
     private_constant :LOCK, :DESKS
@@ -54,6 +64,9 @@ module Store
     end
 
     attr_reader :set
+
+    # @return [Integer] how much is held, in elements and placements
+    def size = @set ? @set.elements.size + @set.placements.size : 0
 
     # Keeps what an answer has to tell besides the drawing, for when it is asked for again.
     #

@@ -34,14 +34,14 @@ module Web
           mapping = chosen(params)
           Basalt::Network::Inventory::Columns.check(mapping, intake.table.headings)
           name = Basalt::Model::Names.clean(params[:sheet_name])
-          intake.update!(mapping:, state: "running", total: intake.table.rows.length)
+          intake.update!(mapping:, state: "running", started_at: Time.now.utc, total: intake.table.rows.length)
           IntakeWork.start(intake, name, person)
           redirect project_path(desk.project_id, "intakes/#{intake.id}")
         end
       end
 
       app.get("#{PATH}/:intake_id/progress") do
-        view(:intake_state, intake: intake())
+        view(:intake_state, intake: intake().tap { |one| IntakeWork.settle(one) })
       end
 
       app.post("#{PATH}/:intake_id/cancel") do

@@ -17,7 +17,9 @@ module Web
       end
     end
 
-    def run(intake, sheet_name, person)
+    def run(intake, sheet_name, person) = intake.worked_on { work(intake, sheet_name, person) }
+
+    def work(intake, sheet_name, person)
       result = nil
       # A desk of its own: nobody else has to wait, and what they do meanwhile is compared and set.
       Store::Desk.new(intake.project_id).open { |desk| result = take(desk, intake, sheet_name, person) }
@@ -61,9 +63,14 @@ module Web
         rejected: result.rejected.map { |row| { line: row.line, reason: row.reason, cells: row.cells } } }
     end
 
-    # What ran when the process ended has taken nothing.
-    def settle_interrupted
-      Store::Intake.where(state: "running").update_all(state: "refused", result: { reason: "The server was stopped before it was taken. Nothing was taken." })
+    # What nobody works on any more, in whichever process it began, has taken nothing.
+    def settle_interrupted = Store::Intake.where(state: "running").each { |intake| settle(intake) }
+
+    def settle(intake)
+      return unless intake.lost?
+
+      Store::Intake.where(id: intake.id, state: "running").update_all(state: "refused", result: { reason: "It was stopped before it was taken. Nothing was taken." })
+      intake.reload
     end
   end
 end

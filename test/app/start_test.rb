@@ -66,6 +66,42 @@ class StartTest < Minitest::Test
     assert_includes get.body, "Greyholm plant network"
   end
 
+  # A browser's session: a page gives the token, acts go with it.
+  def session
+    answer = get_raw("/projects")
+    @cookie = answer["set-cookie"][/\A[^;]+/]
+    project = answer.body[%r{/projects/\h{8}-[\h-]{27}}]
+    sheet = get_raw(project).body.scan(%r{#{project}/sheets/[\h-]{36}(?=")}).uniq
+    @token = JSON.parse(get_raw("/session").body)["token"]
+    [project, sheet]
+  end
+
+  def get_raw(path) = Net::HTTP.start("127.0.0.1", @port) { |http| http.get(path, { "Cookie" => @cookie }.compact) }
+
+  def send_file(path, name, bytes)
+    request = Net::HTTP::Post.new(path, "Cookie" => @cookie, "HX-Request" => "true")
+    request.set_form([["token", @token], *([["file", StringIO.new(bytes), { filename: name }]] if bytes)], "multipart/form-data")
+    Net::HTTP.start("127.0.0.1", @port, read_timeout: 60) { |http| http.request(request) }
+  end
+
+  def zip_of(files)
+    require "zip"
+    Zip::OutputStream.write_buffer { |zip| files.each { |name, bytes| zip.put_next_entry(name) && zip.write(bytes) } }.string
+  end
+
+  # As a person runs it, without the gems of the tests.
+  def test_images_symbols_and_proofs_work_in_what_is_served
+    start
+    _, sheets = session
+    svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 10 10\"><rect width=\"9\" height=\"9\"/></svg>"
+    png = ["89504e470d0a1a0a0000000d49484452000000010000000108060000001f15c4890000000d49444154789c6360606060000000050001a5f645400000000049454e44ae426082"].pack("H*")
+    assert_equal(%w[200 200 200], [["a.svg", svg, "images"], ["b.png", png, "images"], ["c.zip", zip_of("pump.svg" => svg), "symbols"]].map { |name, bytes, rest| send_file("#{sheets.first}/#{rest}", name, bytes).code })
+    tables = sheets.find { |sheet| get_raw(sheet).body.include?("Prove it on the server") }
+    answer = send_file("#{tables}/proof", nil, nil)
+    assert_equal "200", answer.code, answer.body
+    assert_match(/Proved: the server took all/, answer.body)
+  end
+
   def test_it_starts_empty
     start("--empty")
     assert_includes get.body, "There is no project yet"

@@ -37,13 +37,24 @@ module Basalt
         def read(text)
           raise Damaged.new("", "it is larger than #{LIMIT / 1_000_000} MB") if text.bytesize > LIMIT
 
-          new(parse(text))
+          json = parse(text)
+          refuse_nul(json, "") if text.b.include?("\\u0000".b)
+          new(json)
         end
 
         private
 
         def tables(set)
           DocumentRows::TABLES.to_h { |table| [table, set.public_send(table).each.sort_by(&:ordinal).map { |row| DocumentRows.dump(row) }] }
+        end
+
+        # A database keeps no text with this character in it.
+        def refuse_nul(json, place)
+          case json
+          when String then raise Damaged.new(place, "it holds a character that cannot be kept") if json.include?("\0")
+          when Hash then json.each { |key, value| [key, value].each { |one| refuse_nul(one, "#{place}/#{key.delete("\0")}") } }
+          when Array then json.each_with_index { |value, index| refuse_nul(value, "#{place}/#{index}") }
+          end
         end
 
         def parse(text)
