@@ -14,7 +14,10 @@ module Store
       INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas, act_id, answer)
       SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8, $9, $10 FROM project RETURNING number
     SQL
-    private_constant :RECORD
+    # The highest place in the order of making.
+    LAST = { elements: "SELECT max(ordinal) FROM elements WHERE project_id = $1", sheets: "SELECT max(ordinal) FROM sheets WHERE project_id = $1",
+             placements: "SELECT max(ordinal) FROM placements WHERE project_id = $1", waivers: "SELECT max(ordinal) FROM waivers WHERE project_id = $1" }.freeze
+    private_constant :RECORD, :LAST
 
     # Somebody else's act came first: the effect was made from what no longer stands.
     class Stale < Basalt::Change::Conflict
@@ -51,6 +54,12 @@ module Store
 
     def connection = ActiveRecord::Base.connection
 
+    def raise_missing(from)
+      raise Stale if from && Project.exists?(@project_id)
+
+      raise ActiveRecord::RecordNotFound, "the project is gone"
+    end
+
     # New rows come behind those that somebody else made in the meantime.
     def behind_others(effect)
       connection.exec_query("SELECT 1 FROM projects WHERE id = $1 FOR UPDATE", "lock", [@project_id])
@@ -63,7 +72,7 @@ module Store
     def shift(table, ordinals)
       return 0 if ordinals.empty?
 
-      most = connection.exec_query("SELECT max(ordinal) FROM #{table} WHERE project_id = $1", "last", [@project_id]).rows.dig(0, 0).to_i
+      most = connection.exec_query(LAST.fetch(table), "last", [@project_id]).rows.dig(0, 0).to_i
       [most + 1 - ordinals.min, 0].max
     end
 
@@ -71,7 +80,7 @@ module Store
       deltas = effect.deltas.map { |delta| Rows.dump_delta(delta) }.to_json
       values = [@project_id, sheet_id, effect.project, act, of, said[0, 500], @said_by, deltas, request&.id, request&.answer&.to_json, from]
       row = connection.exec_query(RECORD, "record", values).first
-      raise (from && Project.exists?(@project_id) ? Stale.new : ActiveRecord::RecordNotFound.new("the project is gone")) unless row
+      raise_missing(from) unless row
 
       row["number"]
     end

@@ -32,7 +32,7 @@ class TestRun
 
   def lanes
     @lanes ||= LANES.map do |lane|
-      lane.transform_values { |folder| Dir["#{folder}/**/*_test.rb"].sort.select { |file| @files.empty? || @files.include?(file) } }.reject { |_, files| files.empty? }
+      lane.transform_values { |folder| Dir["#{folder}/**/*_test.rb"].select { |file| @files.empty? || @files.include?(file) } }.reject { |_, files| files.empty? }
     end.reject(&:empty?)
   end
 

@@ -28,7 +28,9 @@ module CommandLine
       ground = options[:ground] || Drawings::Export.usual_ground(type)
       svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).findings, ground:)
       paper = Drawings::Paper.new(**options.slice(:size, :orientation, :spread))
-      Files.write(to, Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name].join(", "), about: { Title: sheet.name, Subject: [set.project, sheet.notation].compact.join(", ") }, ground:))
+      Files.write(to,
+                  Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name].join(", "), about: { Title: sheet.name, Subject: [set.project, sheet.notation].compact.join(", ") },
+                                                   ground:))
       0
     end
 

@@ -8,6 +8,8 @@ require "open3"
 module Drawings
   # Turns SVG into pixels.
   module Raster
+    COMMAND = %w[rsvg-convert --format=png --unlimited].freeze
+
     # What was drawn once is not kept for the next time.
     Vips.cache_set_max(0)
 
@@ -22,8 +24,7 @@ module Drawings
     # @return [String] PNG
     def png(svg, scale, longest, ground: Basalt::Drawing::Pens::PAPER)
       side = svg.match(/<svg [^>]*width="([\d.]+)" height="([\d.]+)"/).captures.map(&:to_f).max
-      zoom = [scale, longest / side].min
-      picture, message, status = Open3.capture3({ "FONTCONFIG_FILE" => Fonts::CONFIGURATION }, "rsvg-convert", "--format=png", "--unlimited", "--zoom=#{zoom}", "--background-color=#{ground}",
+      picture, message, status = Open3.capture3({ "FONTCONFIG_FILE" => Fonts::CONFIGURATION }, *COMMAND, "--zoom", [scale, longest / side].min.to_s, "--background-color", ground,
                                                 stdin_data: svg, binmode: true)
       raise Basalt::Mistake, "The picture could not be drawn: #{message.lines.first.to_s.strip}" unless status.success?
 

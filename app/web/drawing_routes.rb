@@ -24,7 +24,9 @@ module Web
           kinds = Basalt::Change::Join.possible(desk.set, one, other, sheet(desk).writing.lines)
           next offer_kinds(desk, one, other, kinds) if kinds.length > 1 && params[:join].nil?
 
-          perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on| @fresh = Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id]) }
+          perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on|
+            @fresh = Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id])
+          }
         end
       end
     end

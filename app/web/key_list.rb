@@ -4,8 +4,10 @@ module Web
   # The keys of the sheet page, as its list and the README tell them.
   module KeyList
     ALL = [
-      ["/", "statement line; there / and a chip's letter pick a kind"], ["1 2 3", "the drawing alone (again: with the margin), into the register, reading"],
-      ["Enter, Delete, Alt up, down", "with a row of a thing chosen: edit it as text, take it away, move it"], ["Alt arrows", "walk along the connections, or to the nearest thing"], ["Enter", "name and facts in place"],
+      ["/", "statement line; there / and a chip's letter pick a kind"],
+      ["1 2 3", "the drawing alone (again: with the margin), into the register, reading"],
+      ["Enter, Delete, Alt up, down", "with a row of a thing chosen: edit it as text, take it away, move it"],
+      ["Alt arrows", "walk along the connections, or to the nearest thing"], ["Enter", "name and facts in place"],
       ["arrows", "move what is selected by 8, with Shift by 1; with nothing selected, the view"],
       ["L", "join what is selected to another thing"], ["D", "duplicate"], ["O", "collapse or open a boundary"], ["Ctrl C, X, V", "copy, cut, paste"],
       ["A", "select all of its kind"], ["C", "select what is connected"], ["Ctrl A", "select everything"],

@@ -72,7 +72,8 @@ module Web
 
     def refusal(env, status, words)
       told = Basalt::Drawing::SVG.escape(words)
-      return [status, { "content-type" => "text/html;charset=utf-8" }, ["<hx-partial hx-target=\"#answer\" hx-swap=\"innerHTML\"><p class=\"refusal\" role=\"alert\">#{told}</p></hx-partial>"]] if env["HTTP_HX_REQUEST"]
+      return [status, { "content-type" => "text/html;charset=utf-8" },
+              ["<hx-partial hx-target=\"#answer\" hx-swap=\"innerHTML\"><p class=\"refusal\" role=\"alert\">#{told}</p></hx-partial>"]] if env["HTTP_HX_REQUEST"]
 
       page = "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Basalt</title><link rel=\"stylesheet\" href=\"/app.css\"></head>" \
              "<body><main class=\"page narrow\"><h1>This could not be done</h1><p class=\"refusal\" role=\"alert\">#{told}</p><p><a href=\"/\">To the projects</a></p></main></body></html>"

@@ -19,7 +19,9 @@ class CrawlTest < Minitest::Test
 
   def links(body)
     page = Nokogiri::HTML(body)
-    named = page.css("a[href], link[href], script[src], img[src], form:not([method=post])[action], [hx-get]").flat_map { |one| [one["href"], one["src"], one["hx-get"], (one["action"] unless one["method"] == "post")] }
+    named = page.css("a[href], link[href], script[src], img[src], form:not([method=post])[action], [hx-get]").flat_map { |one|
+      [one["href"], one["src"], one["hx-get"], (one["action"] unless one["method"] == "post")]
+    }
     sheet = page.at_css("#sheet-page")&.[]("data-sheet")
     tables = sheet ? page.css("#tabs [data-path]").map { |one| "#{sheet}/#{one['data-path']}" } : []
     (named + tables + page.css("[data-beside]").map { |one| "#{one['data-beside']}/beside" }).compact

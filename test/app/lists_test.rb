@@ -44,7 +44,7 @@ class ListsTest < Minitest::Test
     act "#{@path}/renamed", name: "Plant"
     act "#{@path}/level", band: "Physical"
     act "#{@path}/placed-in-order", by: "-1"
-    assert_equal ["Plant", "Physical"], model_of(@project).sheets[@sheet.id].then { |sheet| [sheet.name, sheet.band] }
+    assert_equal(["Plant", "Physical"], model_of(@project).sheets[@sheet.id].then { |sheet| [sheet.name, sheet.band] })
     assert_equal names.index("Plant") + 1, names.index("Alder House office")
     act "#{@path}/copied"
     copy = sheet_of(@project, "Plant 2")

@@ -75,7 +75,9 @@ class MutatedRequestsTest < Minitest::Test
           next
         end
         (@statuses ||= Hash.new(0))[last_response.status] += 1
-        failed << [verb, path, given.except("token").transform_values { |one| one.is_a?(String) ? one[0, 80] : one.class }, last_response.body[/refusal[^>]*>([^<]*)/, 1]] if last_response.status >= 500
+        failed << [verb, path, given.except("token").transform_values { |one|
+          one.is_a?(String) ? one[0, 80] : one.class
+        }, last_response.body[/refusal[^>]*>([^<]*)/, 1]] if last_response.status >= 500
       end
     end
     puts @statuses.inspect if ENV["SEED"]

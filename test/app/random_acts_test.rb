@@ -18,7 +18,14 @@ class RandomActsTest < Minitest::Test
   def chosen(list) = { chosen: list.map(&:id).join(" ") }
   def word = "w#{@random.rand(100_000)}"
 
-  def try_move = some(things).then { |list| ["moves", { moves: list.map { |one| [one.id, @random.rand(-200..200), @random.rand(-200..200)] }.to_json, dropped: %w[yes no].sample(random: @random) }] unless list.empty? }
+  def try_move
+    some(things).then { |list|
+      ["moves", { moves: list.map { |one|
+        [one.id, @random.rand(-200..200), @random.rand(-200..200)]
+      }.to_json, dropped: %w[yes no].sample(random: @random) }] unless list.empty?
+    }
+  end
+
   def try_tidy = things.empty? || @random.rand < 0.5 ? ["tidy", {}] : ["tidy", chosen(some(things)).merge(part: "yes")]
   def try_pin = some(things).then { |list| ["pinned", chosen(list).merge(pinned: %w[yes no].sample(random: @random))] unless list.empty? }
   def try_emphasise = some(things).then { |list| ["emphasised", chosen(list).merge(emphasis: ["phase 2", ""].sample(random: @random))] unless list.empty? }
@@ -107,7 +114,9 @@ class RandomActsTest < Minitest::Test
       after = rows(model_of(@project))
       done = turn_all("undo")
       assert_equal before, rows(model_of(@project)), "undone on #{sheet.name}, SEED=#{@seed}"
-      assert_equal done, turn_all("redo"), "done again on #{sheet.name}, SEED=#{@seed}\n#{Store::JournalEntry.where(project_id: @project.id).order(:number).map { |e| [e.number, e.act, e.of_number, e.state, e.said].inspect }.join("\n")}"
+      assert_equal done, turn_all("redo"), "done again on #{sheet.name}, SEED=#{@seed}\n#{Store::JournalEntry.where(project_id: @project.id).order(:number).map { |e|
+        [e.number, e.act, e.of_number, e.state, e.said].inspect
+      }.join("\n")}"
       assert_equal after, rows(model_of(@project)), "done again on #{sheet.name}, SEED=#{@seed}"
     end
   end

@@ -95,7 +95,9 @@ class StartTest < Minitest::Test
     _, sheets = session
     svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 10 10\"><rect width=\"9\" height=\"9\"/></svg>"
     png = ["89504e470d0a1a0a0000000d49484452000000010000000108060000001f15c4890000000d49444154789c6360606060000000050001a5f645400000000049454e44ae426082"].pack("H*")
-    assert_equal(%w[200 200 200], [["a.svg", svg, "images"], ["b.png", png, "images"], ["c.zip", zip_of("pump.svg" => svg), "symbols"]].map { |name, bytes, rest| send_file("#{sheets.first}/#{rest}", name, bytes).code })
+    assert_equal(%w[200 200 200], [["a.svg", svg, "images"], ["b.png", png, "images"], ["c.zip", zip_of("pump.svg" => svg), "symbols"]].map { |name, bytes, rest|
+      send_file("#{sheets.first}/#{rest}", name, bytes).code
+    })
     tables = sheets.find { |sheet| get_raw(sheet).body.include?("Prove it on the server") }
     answer = send_file("#{tables}/proof", nil, nil)
     assert_equal "200", answer.code, answer.body

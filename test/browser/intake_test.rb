@@ -49,7 +49,7 @@ class IntakeTest < Minitest::Test
     open_sheet(project, PLANT)
     %w[SVG PNG].each do |type|
       find(".exports summary", text: "Export").click unless page.has_link?(type, exact: true, wait: 1)
-      click_link type
+      click_link "#{type} as on the sheet"
       path = File.join(BrowserHelper::DOWNLOADS, "TW-L-03-Greyholm-plant-network.#{type.downcase}")
       page.document.synchronize(15, errors: [Errno::ENOENT]) { assert_operator File.size(path), :>, 5000 }
     end

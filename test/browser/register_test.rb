@@ -36,9 +36,7 @@ class RegisterTest < Minitest::Test
     page.active_element.send_keys(:up, :f2, "b", :tab)
     assert_css "#layer-things > g", text: "web-01b"
     assert_match(/\Arole/, focused)
-    page.active_element.send_keys(:f2)
-    find("#table td select").select("storage")
-    find("#table td select").send_keys(:enter)
+    page.active_element.send_keys("stor", :enter)
     assert_css "#layer-things > g", text: "storage"
     assert_equal "storage", named("web-01b")["role"]
   end
@@ -85,10 +83,11 @@ class RegisterTest < Minitest::Test
   def test_a_relation_is_made_in_a_new_row_once_both_ends_are_known
     click_button "Links"
     find("#table tr.new td[data-key='end one']").click
-    page.active_element.send_keys("edge-01", :tab)
-    assert_css "#table td.refused", text: "edge-01"
-    find("#table tr.new td[data-key='end other']").click
+    page.active_element.send_keys("edge-01", :enter)
+    assert_css "#table td.refused[title='waits for other']", text: "edge-01"
+    find("#table tr:has(td.refused) td[data-key='end other']").click
     page.active_element.send_keys("s10", :enter)
+    assert_no_css "#table td.refused"
     assert_css "#layer-lines > g", minimum: 3, visible: :all
     assert_equal %w[link], set.relations_of(named("s10").id).map(&:kind)
   end

@@ -45,7 +45,8 @@ export class Act {
   }
 
   async answered(act, answer, more) {
-    if (!act.path.startsWith(this.sheet)) return;
+    // What was done on another sheet is done, and shows there.
+    if (act.path.includes("/sheets/") && !act.path.startsWith(this.sheet)) return;
     answer.entered = await this.answers.take(answer.text, { more, waiting: this.outbox.acts, origin: act.origin, stale: this.stale(act) });
     if (act.origin?.field) this.unmark(act.origin.field);
   }

@@ -43,11 +43,18 @@ export class Cells {
       const name = this.name(one.row, one.key);
       if (this.typed.get(name) !== one) return;
       one.reason = reasons.get(name) ?? (answer.ok ? null : answer.reason ?? "the server did not take it");
-      if (!one.reason) this.typed.delete(name);
+      if (!one.reason) this.taken(one, name);
     });
     this.grid.news.answered(rows, made, answer.ok);
     this.paint();
     if (refused.length) this.grid.act.say(`${refused.length === 1 ? "One cell was" : `${refused.length} cells were`} not taken: ${refused[0][3]}`, "refusal");
+  }
+
+  // What was taken is shown as the server keeps it: an address in full, say.
+  taken(one, name) {
+    this.typed.delete(name);
+    const cell = this.grid.table && this.grid.at(one.row, one.key);
+    if (cell?.dataset.text !== undefined && !cell.contains(this.grid.input)) cell.textContent = cell.dataset.text;
   }
 
   waits(row, words) {

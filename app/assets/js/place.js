@@ -75,7 +75,7 @@ export class Place {
     this.outline(fresh, name);
     this.last = fresh;
     const values = { noun: fresh.noun, x: fresh.x, y: fresh.y, name, id: fresh.id, after: fresh.after ?? "", facts: JSON.stringify(facts) };
-    this.act.post("placed", values, { label: `${fresh.noun} ${name}`, makes: [fresh.id], about: fresh.after ? [fresh.after] : [] })
+    this.act.post("placed", values, { label: `${fresh.noun} ${name}`, makes: [fresh.id] })
       .then(() => document.getElementById(`outline-${fresh.id}`)?.remove());
   }
 

@@ -57,6 +57,7 @@ export class Ranges {
     }));
     grid.anchor = grid.where(grid.cell);
     grid.far = grid.anchor;
+    grid.cell.focus();
     grid.send(cells);
   }
 }

@@ -57,6 +57,7 @@ export class Reading {
     const answer = part.querySelector("hx-partial[hx-target='#reading']");
     if (!this.text || this.text.value === sent || !answer) return;
     answer.remove();
+    this.kept = true;
     const lines = answer.querySelector(".lines");
     const refused = lines?.dataset.refused.split(" ").filter(Boolean).map(Number) ?? [];
     const text = (answer.querySelector("#reading-text")?.textContent ?? "").replace(/^\n/, "").split("\n");
@@ -68,7 +69,9 @@ export class Reading {
 
   done() {
     this.sent = null;
-    if (!this.text) this.place.focus();
+    if (!this.text) return this.place.focus();
+    if (!this.kept) { this.opens = null; this.opened(); }
+    this.kept = false;
   }
 
   goTo(line) {

@@ -10,10 +10,12 @@ export class Rows {
 
   needed() { return [...this.grid.table.querySelectorAll("th[data-needed]")]; }
 
+  // It stands behind the last of the others.
   begin(row) {
     const empty = row.cloneNode(true);
     empty.querySelectorAll("td").forEach((cell) => { cell.replaceChildren(); cell.tabIndex = -1; });
     row.after(empty);
+    this.grid.table.tBodies[0].append(row);
     return this.become(row, newId());
   }
 
@@ -32,7 +34,7 @@ export class Rows {
     this.own.forEach((one, id) => {
       if (one.kind !== this.grid.table.dataset.kind || this.grid.row(id) || !empty) return;
       const row = empty.cloneNode(true);
-      empty.before(row);
+      this.grid.table.tBodies[0].append(row);
       row.classList.remove("new");
       row.dataset.row = id;
       row.id = `${this.grid.main ? "r" : "p"}${id}`;
@@ -103,6 +105,7 @@ export class Rows {
       if (!own) return;
       ["refused", "in-range"].filter((name) => own.classList.contains(name)).forEach((name) => cell.classList.add(name));
       own.className = cell.className;
+      own.dataset.text = cell.textContent;
       if (!own.contains(this.grid.input)) { if (own.textContent !== cell.textContent) own.textContent = cell.textContent; }
       else this.grid.before = cell.textContent;
     });

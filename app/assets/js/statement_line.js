@@ -37,7 +37,7 @@ export class StatementLine {
     this.active = -1;
     this.foretell();
     if (this.waiting && this.current()) { this.waiting = false; return this.complete(this.options()[0]); }
-    const open = document.activeElement === this.input && this.options().length > 0;
+    const open = document.activeElement === this.input && this.options().length > 0 && (this.input.value !== "" || document.getElementById("refused").hidden);
     this.completion.hidden = !open;
     this.input.setAttribute("aria-expanded", String(open));
     this.input.removeAttribute("aria-activedescendant");

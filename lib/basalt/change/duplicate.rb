@@ -69,7 +69,7 @@ module Basalt
 
       def relations(draft, things)
         (things.map(&:id) + @made.keys).uniq.flat_map { |id| draft.relations_of(id) }.uniq(&:id).sort_by(&:ordinal)
-              .select { |relation| relation.targets.all? { |id| @made.key?(id) } }
+          .select { |relation| relation.targets.all? { |id| @made.key?(id) } }
       end
 
       def copy_relation(draft, relation)

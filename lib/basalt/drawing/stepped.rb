@@ -117,7 +117,11 @@ module Basalt
       end
 
       def moved(found, dx, dy)
-        found.transform_values { |to| to[:x] ? to.merge(x: (to[:x] + dx).round, y: (to[:y] + dy).round) : { route: to[:route].merge("points" => to[:route]["points"].map { |x, y| [x + dx, y + dy] }) } }
+        found.transform_values { |to|
+          to[:x] ? to.merge(x: (to[:x] + dx).round, y: (to[:y] + dy).round) : { route: to[:route].merge("points" => to[:route]["points"].map { |x, y|
+            [x + dx, y + dy]
+          }) }
+        }
       end
 
       # What is joined to nothing waits in rows of its own.

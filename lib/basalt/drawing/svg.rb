@@ -55,7 +55,11 @@ module Basalt
         return ["", items] if ids.empty?
 
         defined = ids.map { |(address, w, h), id| "<image id=\"#{id}\" href=\"#{escape(address)}\" width=\"#{Shapes.n w}\" height=\"#{Shapes.n h}\"/>" }
-        used = items.map { |item| item.with(shapes: item.shapes.map { |shape| shape[0] == :image && ids[shape.values_at(1, 4, 5)] ? [:use, ids[shape.values_at(1, 4, 5)], shape[2], shape[3]] : shape }) }
+        used = items.map { |item|
+          item.with(shapes: item.shapes.map { |shape|
+            shape[0] == :image && ids[shape.values_at(1, 4, 5)] ? [:use, ids[shape.values_at(1, 4, 5)], shape[2], shape[3]] : shape
+          })
+        }
         ["<defs>#{defined.join}</defs>\n", used]
       end
 

@@ -37,9 +37,11 @@ module Basalt
 
       # Where it stands can be said along with it; the reading tells it in a sentence of its own.
       ON = quality("device", "on <subnet:thing(subnet)> [at <address:address>]", late: true, tell: ->(*) { [] }, clear: ->(*) {},
-                             take: ->(context, device, said) { Attaching.attach(context, { thing: device, subnet: said[:subnet], address: said[:address] }) })
+                                                                                 take: ->(context, device, said) {
+                                                                                   Attaching.attach(context, { thing: device, subnet: said[:subnet], address: said[:address] })
+                                                                                 })
       TO = quality("device", "to <other:thing(#{Kinds::JOINED.join('|')})>", late: true, tell: ->(*) { [] }, clear: ->(*) {},
-                             take: ->(context, device, said) { Links.join(context, { one: device, other: said[:other] }) })
+                                                                             take: ->(context, device, said) { Links.join(context, { one: device, other: said[:other] }) })
 
       HEIGHT = quality("place", "<height:height>", tell: ->(_teller, place) { place["height"] ? [["#{place['height']}U"]] : [] })
 

@@ -7,6 +7,7 @@ module Basalt
     module Columns
       # The key of the column that says what a part belongs to; no fact is called so.
       OWNER = "part of"
+
       module_function
 
       # @param writing [Drawing::Notation]

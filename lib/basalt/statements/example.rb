@@ -10,7 +10,9 @@ module Basalt
       # @param context [Context]
       # @return [String, nil] nil where nothing is known that it could be about, or it would not be taken
       def of(form, context)
-        words = form.nodes.filter_map { |node| word(node, context) or return }
+        words = form.nodes.map { |node| word(node, context) }
+        return if words.include?(nil)
+
         sentence = words.reject(&:empty?).join(" ")
         sentence if Line.right?(sentence, context)
       end

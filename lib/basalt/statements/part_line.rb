@@ -8,6 +8,8 @@ module Basalt
       # @param sheet_id [String] on which the owner stands
       # @param owner [Model::Element]
       def initialize(set, sheet_id, owner)
+        raise Mistake, "A #{owner.kind} without a name has no rows to edit" if owner.name.nil?
+
         @set = set
         @sheet_id = sheet_id
         @owner = owner

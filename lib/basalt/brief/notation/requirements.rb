@@ -27,7 +27,7 @@ module Basalt
         def computed_headings(_kind) = ["met by"]
         def lane(_set, requirement) = requirement["group"] || "no group"
 
-        def tidy(set, sheet_id, only: nil, quick: false)
+        def tidy(set, sheet_id, only: nil, **)
           things, = part(set, sheet_id, only)
           columns = things.group_by { |thing| lane(set, thing) }.values
           columns = things.each_slice([(things.length / COLUMNS.to_f).ceil, 1].max).to_a if columns.one?

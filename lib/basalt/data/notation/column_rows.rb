@@ -79,7 +79,8 @@ module Basalt
           rule = S.path("M#{S.n box.x} #{S.n box.y + HEAD}H#{S.n box.right}", :rule)
           [rule] + @columns.each_with_index.map do |column, index|
             y = box.y + HEAD + 17 + (index * ROW)
-            S.part(column.id, [S.rect(box.x + 2, y - 13, box.w - 4, ROW, :row), S.text(box.x + 10, y, mark(column), :label), S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
+            S.part(column.id, [S.rect(box.x + 2, y - 13, box.w - 4, ROW, :row),
+                               S.text(box.x + 10, y, mark(column), :label), S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
                                S.text(box.x + MARKS + [name, room].min + GAP, y, Drawing::Pens.fit(type(column), :identifier, [box.w - MARKS - [name, room].min - GAP - 8, 20].max), :identifier),
                                S.text(box.right - 8, y, joined(column), :identifier, :end)])
           end

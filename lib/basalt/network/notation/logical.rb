@@ -71,7 +71,7 @@ module Basalt
         def legend = Legend::ENTRIES
         def marks(_set, element) = Legend.marks(self, element)
 
-        def tidy(set, sheet_id, only: nil, quick: false)
+        def tidy(set, sheet_id, only: nil, **)
           Drawing::Nested.new(self, set, sheet_id, only:).placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
         end
 

@@ -27,7 +27,10 @@ module Basalt
 
         def line_shapes(_set, activity, route, _labels) = Acts.receiver(activity) ? super + Arrow.shape(route) : []
 
-        def legend = [["outside: processes no information", :box, :planned, :outside], ["inside", :box, :outline, :inside], ["processes information", :text, "=", "="], ["gives", :shapes, Samples.arrow(:line), :gives]]
+        def legend
+          [["outside: processes no information", :box, :planned, :outside], ["inside", :box, :outline, :inside], ["processes information", :text, "=", "="],
+           ["gives", :shapes, Samples.arrow(:line), :gives]]
+        end
 
         def marks(set, element)
           return Acts.receiver(element) ? [:gives] : [] if element.relation?

@@ -11,7 +11,7 @@ module Basalt
         def examples = ["process Leak response", "Caller gives leak report to Leak response", "Leak response gives job to Crew"]
         def chips = [%w[process p], [Kinds::OUTSIDER, "o"], %w[system y]]
 
-        def tidy(set, sheet_id, only: nil, quick: false)
+        def tidy(set, sheet_id, only: nil, **)
           things, lines = part(set, sheet_id, only)
           sizes = things.to_h { |thing| [thing.id, room(set, thing, lines)] }
           corners = Layout::Radial.call(sizes, lines.map(&:poles), root: middle(set, sheet_id, things, lines))
