@@ -40,6 +40,7 @@ class DataTest < Minitest::Test
   end
 
   def test_names_nobody_knows_are_offered_to_be_said_first_and_parts_have_tables
+    expect_refusals
     sketched
     fill_in "statement", with: "a Reader walks at least one Meter Round"
     find_field("statement").send_keys(:enter)
