@@ -15,7 +15,7 @@ class LayoutBench
       return puts("The comparison of layouts is left out: npm install brings what it needs.")
     end
 
-    puts format("\n%-26s %8s %9s %9s %7s %17s %15s %21s %9s", "layout", "things", "ours ms", "other ms", "ratio", "crossings", "bends", "length", "through")
+    puts format("\n%-26s %8s %9s %9s %7s %17s %15s %21s %9s %15s %11s", "layout", "things", "ours ms", "other ms", "ratio", "crossings", "bends", "length", "through", "area, Mpx", "distortion")
     @totals = Hash.new(0)
     graphs.each { |name, set, sheet| compare(name, set, sheet || set.sheet_list.first) }
     row("all", "", @totals)
@@ -39,6 +39,7 @@ class LayoutBench
     other = other(draft, sheet, lines)
     figures = { ours:, other: other["ms"] }.merge(counted(mine(draft, sheet, lines), theirs(other, lines)))
     figures.each { |key, value| @totals[key] += value }
+    figures.merge!(shaped(mine(draft, sheet, lines), theirs(other, lines)))
     row(name, draft.things_on(sheet.id).length, figures)
   end
 
@@ -67,9 +68,14 @@ class LayoutBench
     end
   end
 
+  # How large, and how far from the proportions of the paper.
+  def shaped(ours, theirs)
+    { area: [ours, theirs].map { |one| format("%.1f", one.area / 1e6) }.join(" / "), distortion: [ours, theirs].map { |one| format("%.1f", one.distortion) }.join(" / ") }
+  end
+
   def row(name, things, figures)
     pairs = %i[crossings bends length through].map { |figure| "#{figures[:"#{figure}_ours"]} / #{figures[:"#{figure}_other"]}" }
-    puts format("%-26s %8s %9.0f %9.0f %7.2f %17s %15s %21s %9s", name[0, 26], things, figures[:ours], figures[:other], figures[:ours] / figures[:other], *pairs)
+    puts format("%-26s %8s %9.0f %9.0f %7.2f %17s %15s %21s %9s %15s %11s", name[0, 26], things, figures[:ours], figures[:other], figures[:ours] / figures[:other], *pairs, figures[:area], figures[:distortion])
     $stdout.flush
   end
 end

@@ -3,6 +3,7 @@
 require_relative "../config/load"
 require_relative "../test/support/generated_network"
 require_relative "graphs"
+require_relative "growth"
 require_relative "layout"
 require_relative "pages"
 require_relative "schema"
@@ -43,6 +44,7 @@ class Bench
     SchemaBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
     SourceBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
     LINKED.each { |size| linked(size) }
+    GrowthBench.new.run
     LayoutBench.new.run
   end
 
