@@ -64,7 +64,8 @@ class GrowthBench
 
   def row(name, things, typed, tidied, p95)
     ratio = ->(figure) { typed.public_send(figure) / [tidied.public_send(figure), 1].max.to_f }
-    puts format("%-30s %7d %12s %10s %6.2f %6.2f %8d %8.0f", name[0, 30], things, "#{typed.crossings} / #{tidied.crossings}", "#{typed.bends} / #{tidied.bends}", ratio[:area], ratio[:paper], typed.through, p95)
+    puts format("%-30s %7d %12s %10s %6.2f %6.2f %8d %8.0f", name[0, 30], things, "#{typed.crossings} / #{tidied.crossings}", "#{typed.bends} / #{tidied.bends}", ratio[:area], ratio[:paper],
+                typed.through, p95)
     $stdout.flush
   end
 

@@ -75,7 +75,8 @@ class LayoutBench
 
   def row(name, things, figures)
     pairs = %i[crossings bends length through].map { |figure| "#{figures[:"#{figure}_ours"]} / #{figures[:"#{figure}_other"]}" }
-    puts format("%-26s %8s %9.0f %9.0f %7.2f %17s %15s %21s %9s %15s %11s", name[0, 26], things, figures[:ours], figures[:other], figures[:ours] / figures[:other], *pairs, figures[:area], figures[:distortion])
+    puts format("%-26s %8s %9.0f %9.0f %7.2f %17s %15s %21s %9s %15s %11s", name[0, 26], things, figures[:ours], figures[:other], figures[:ours] / figures[:other], *pairs, figures[:area],
+                figures[:distortion])
     $stdout.flush
   end
 end
