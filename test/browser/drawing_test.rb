@@ -71,6 +71,7 @@ class DrawingTest < Minitest::Test
     assert_css "#answer", text: "Undone: put 3 things in line: bottom"
     assert_equal before, box_of("desk-03").y
     page.send_keys("a")
+    assert_no_css "#facts h2", text: "3 things selected"
     assert_operator find("#facts h2").text[/\d+/].to_i, :>, 8
   end
 

@@ -64,6 +64,12 @@ module BrowserHelper
     page.driver.browser.network_conditions = { offline: false, latency: (seconds * 1000).round, throughput: 20_000_000 }
   end
 
+  # The model as it is when what was done on the page has arrived.
+  def model_of(project)
+    settled if page.current_url.start_with?("http")
+    super
+  end
+
   # Waits until nothing is on its way any more.
   def settled
     assert page.has_no_css?("#waiting:not([hidden])", wait: 30)
