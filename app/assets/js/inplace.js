@@ -47,7 +47,7 @@ export class InPlace {
   }
 
   show(kind) {
-    const made = document.getElementById(`form-${kind}`)?.content.firstElementChild.cloneNode(true);
+    const made = document.getElementById(`form-${kind?.replaceAll(" ", "-")}`)?.content.firstElementChild.cloneNode(true);
     if (!made) return null;
     this.place.replaceChildren(made);
     this.place.hidden = false;
