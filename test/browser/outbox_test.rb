@@ -60,4 +60,15 @@ class OutboxTest < Minitest::Test
     assert_css "#refused .refusal", text: "there is a router called “r1” already"
     assert_css "#refused .refusal", count: 1
   end
+  def test_a_refusal_and_the_choices_stand_under_each_other
+    expect_refusals
+    press("/")
+    type "server old on Nowhere\nserver o", every: 0.02
+    assert_css "#refused .refusal", text: "Nowhere"
+    assert_css "#completion [role=option]"
+    refusal, choices = %w[#refused #completion].map { |css| page.evaluate_script("(r => [r.top, r.bottom])(document.querySelector('#{css}').getBoundingClientRect())") }
+    assert_operator refusal.last, :<=, choices.first
+    within("#refused") { click_button "Drop" }
+    assert_no_css "#refused"
+  end
 end

@@ -16,6 +16,7 @@ export class Refused {
     const { words, first, offer } = answer.reason ? { words: answer.reason } : Answers.reason(answer.text);
     const told = answer.status >= 500 ? `the server failed on it (${words})` : words;
     this.list.push({ id: act.id, sheet: this.sheet, label: act.label, statement: act.origin?.statement, words: told, first, offer });
+    if (this.line.input.value === "") this.line.close();
     this.show();
   }
 

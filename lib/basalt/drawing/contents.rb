@@ -6,11 +6,15 @@ module Basalt
     # it reaches. Kept in step by renewing what an act touched, so that its cost does not
     # grow with the sheet.
     class Contents
+      # px around what waits.
+      APART = 16
+
       def initialize(set, sheet_id)
         @sheet_id = sheet_id
         @kinds = {}
         @marks = {}
         @spans = {}
+        @alone = Set.new
         @tally = Hash.new(0)
         @counts = Hash.new(0)
         set.things_on(sheet_id).each { |thing| add(set, thing.id) }
@@ -43,7 +47,22 @@ module Basalt
         Layout::Box.new(x: left, y: top, w: right - left, h: bottom - top)
       end
 
+      # Where things wait that nobody put anywhere and that nothing joins yet, apart from those that are joined.
+      #
+      # @return [Layout::Box, nil] around them
+      def waiting
+        return if @alone.empty? || @alone.length == @spans.length
+
+        around = Layout::Box.around(@alone.map { |id| box(@spans[id]) }).grow(APART)
+        around if @spans.none? { |id, span| !@alone.include?(id) && box(span).overlap?(around) }
+      end
+
+      # @return [Boolean] whether what waits stands among what is joined
+      def mingled? = @alone.any? && @alone.length < @spans.length && waiting.nil?
+
       private
+
+      def box(span) = Layout::Box.new(x: span[0], y: span[1], w: span[2] - span[0], h: span[3] - span[1])
 
       def sides = @spans.each_value.reduce { |sides, span| widened(sides, span) }
 
@@ -67,6 +86,15 @@ module Basalt
         span = span(set, element, writing) or return
         @spans[id] = span
         @sides &&= widened(@sides, span)
+        @alone << id if alone?(set, element)
+      end
+
+      def alone?(set, thing)
+        placed = set.placement(@sheet_id, thing.id)
+        return false if thing.relation? || placed.by_hand || placed.pinned || Nesting.new(set, @sheet_id).then { |nesting| nesting.boundary?(thing.id) || nesting.parent(thing.id) }
+
+        writing = set.sheets[@sheet_id].writing
+        set.relations_of(thing.id).none? { |line| writing.draws_line?(set, line) && set.drawn_between?(@sheet_id, line) }
       end
 
       def emphasis(set, id)
@@ -78,6 +106,7 @@ module Basalt
         kind = @kinds.delete(id) or return
         @counts[kind] -= 1
         @marks.delete(id).each { |mark| @tally[mark] -= 1 }
+        @alone.delete(id)
         span = @spans.delete(id)
         @sides = nil if span && @sides && reached?(span)
       end

@@ -7,11 +7,16 @@ module Basalt
     # put somewhere ends that; from then on only what is new looks for a place.
     class Growth
       # Of larger sheets the arrangement is left to people: it would take longer than they wait.
-      MOST = 40
-      # How many times worse it may be before things move.
-      WORSE = 1.1
+      MOST = 240
+      # Up to this many things every act is looked at; of larger sheets those that bring it on by a sixth.
+      ALWAYS = 60
+      PORTION = 6
+      # How many times worse in any respect it may be before things move; and beyond that, so that a
+      # small sheet does not move for a single crossing or bend.
+      WORSE = 1.2
+      SLACK = { crossings: 0, bends: 2, paper: 0, area: 0 }.freeze
       # How much of the paper things cover where they stand close together.
-      FULL = 0.16
+      FULL = 0.25
 
       # @param draft [Change::Draft]
       def initialize(draft, sheet_id)
@@ -22,14 +27,15 @@ module Basalt
 
       # @return [Boolean] whether it was laid out afresh
       def settle
-        return false unless grown? && free?
+        return false unless grown? && free? && due?
 
         standing = quality(@draft)
-        return false if good?(standing)
+        mingled = mingled?(@draft)
+        return false if good?(standing) && !mingled
 
         trial = Change::Draft.new(@draft)
         Arranger.new(trial, @sheet_id).tidy(quick: true)
-        return false unless standing.cost > quality(trial).cost * WORSE
+        return false unless worse?(standing, quality(trial)) || (mingled && !mingled?(trial))
 
         @draft.absorb(trial)
         true
@@ -44,9 +50,18 @@ module Basalt
       end
 
       def free?
-        things = @draft.things_on(@sheet_id)
-        things.length.between?(2, MOST) && @draft.placements_on(@sheet_id).none? { |placement| placement.by_hand || placement.pinned || placement.kept? || Affected.closed?(placement) }
+        placements.length.between?(2, MOST * 3) && @draft.things_on(@sheet_id).length.between?(2, MOST) &&
+          placements.none? { |placement| placement.by_hand || placement.pinned || placement.kept? || Affected.closed?(placement) }
       end
+
+      def due?
+        portion = things_of(@draft) <= ALWAYS ? 1 : things_of(@draft) / PORTION
+        placed_in(@draft) / portion != placed_in(@draft.base) / portion || portion == 1
+      end
+
+      def things_of(set) = set.things_on(@sheet_id).length
+      def placed_in(set) = set.placements_on(@sheet_id).length
+      def placements = @placements ||= @draft.placements_on(@sheet_id)
 
       def quality(set)
         boxes = set.placements_on(@sheet_id).select(&:box).to_h { |placement| [placement.element_id, placement.box] }
@@ -54,10 +69,16 @@ module Basalt
         Layout::Quality.new(boxes, lines)
       end
 
+      def mingled?(set) = Contents.new(set, @sheet_id).mingled?
+
       # Without crossings and close together it is good enough.
       def good?(standing)
-        things = @draft.placements_on(@sheet_id).filter_map(&:box).sum { |box| box.w * box.h }
+        things = placements.filter_map(&:box).sum { |box| box.w * box.h }
         standing.crossings.zero? && things > standing.paper * FULL && standing.bends <= 1.5 * @writing.lines_on(@draft, @sheet_id).length
+      end
+
+      def worse?(standing, trial)
+        SLACK.any? { |respect, slack| standing.public_send(respect) > (trial.public_send(respect) * WORSE) + slack }
       end
     end
   end

@@ -24,6 +24,7 @@ module Basalt
         planned: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25, "stroke-dasharray" => "6 4" },
         boundary: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1.25 },
         assumed_boundary: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1.25, "stroke-dasharray" => "2 3" },
+        apart: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1, "stroke-dasharray" => "1 4" },
         divide: { fill: "none", stroke: BASALT, "stroke-width" => 2, "stroke-dasharray" => "16 4 3 4" },
         rule: { fill: "none", stroke: BASALT, "stroke-width" => 1 },
         frame: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.5 },
@@ -59,6 +60,7 @@ module Basalt
       TEXTS = {
         name: [:strong, 13, BASALT],
         identifier: [:mono, 11, PEBBLE],
+        type: [:mono, 12, PEBBLE],
         label: [:mono, 12, BASALT],
         wrong: [:mono, 12, RUST],
         subnet: [:strong, 13, TIDE],

@@ -6,6 +6,8 @@ module Basalt
     class Scene
       LAYERS = %i[furniture boundaries lines things labels].freeze
       MARGIN = 40
+      # The type of what helps on the page and is no part of a print.
+      WAITING = "waiting"
 
       # @param set [Model::WorkingSet, Change::Draft]
       # @param findings [Array<Checks::Finding>] what they are about is marked
@@ -24,13 +26,13 @@ module Basalt
 
       # @return [Array<Item>] all of it
       def items
-        [Furniture.item(self)] + set.placements_on(sheet.id).sort_by(&:ordinal).flat_map { |placement| items_of(placement) }
+        [Furniture.item(self), waiting] + set.placements_on(sheet.id).sort_by(&:ordinal).flat_map { |placement| items_of(placement) }
       end
 
       # @return [Array<Item>] of some elements only, and what always may have changed with them
       def pieces(element_ids)
         element_ids |= element_ids.filter_map { |id| set.element(id) }.select(&:relation?).filter_map { |line| parallels.of(line).first&.id } if sheet.folded?
-        [Furniture.item(self)] + element_ids.flat_map { |id| set.placements.by(:spot, [sheet.id, id]) }.flat_map { |placement| items_of(placement) }
+        [Furniture.item(self), waiting] + element_ids.flat_map { |id| set.placements.by(:spot, [sheet.id, id]) }.flat_map { |placement| items_of(placement) }
       end
 
       # @return [Array<Item>]
@@ -67,6 +69,13 @@ module Basalt
       # @return [Layout::Box] around all that is drawn, without the frame
       def extent = contents.extent || Layout::Box.new(x: 0, y: 0, w: 720, h: 320)
       def contents = @contents ||= Contents.new(set, sheet.id)
+
+      # What waits to be joined is told from the rest.
+      def waiting
+        around = contents.waiting
+        shapes = around ? [Shapes.rect(around.x, around.y, around.w, around.h, :apart), Shapes.text(around.x + 8, around.y - 5, "joined to nothing yet", :caption)] : []
+        Item.new(id: "waiting-corner", layer: :furniture, element_id: nil, type: WAITING, title: nil, shapes:)
+      end
 
       # @return [Boolean] whether an error is about the element
       def wrong?(element_id) = @wrong.include?(element_id)

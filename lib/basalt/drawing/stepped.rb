@@ -10,15 +10,12 @@ module Basalt
       SIGNS = 26
       LOOP = 40
       GAP = 70
-      WIDEST = 1800
       # Of larger parts one layout is worked out and no others.
       MOST_TRIED = 70
       ROOTS = 4
       SHARES = [0.18, 0.26, 0.34, 0.42, 0.5, 0.75].freeze
-      # What is tried where somebody waits for the next letter.
-      QUICK = [[:most, 0.34], [:central, 0.26], [:central, 0.42]].freeze
 
-      # @param quick [Boolean] try less
+      # @param quick [Boolean] try where to begin only, for somebody who waits for the next letter
       def initialize(notation, set, things, lines, quick: false)
         @notation = notation
         @set = set
@@ -51,15 +48,15 @@ module Basalt
 
       def loops(thing) = @lines.select { |line| line.poles.uniq == [thing.id] }
 
-      # @return [Array<Array(String, Numeric)>] where to begin, and how wide a level may be
+      # @return [Array<Array(String, Numeric), nil>] where to begin, and how wide a level may be, where not as wide as suits the sheet
       def tries(part)
-        return [[nil, WIDEST]] if part.length > MOST_TRIED || part.length < 3
+        return [[nil, nil]] if part.length > MOST_TRIED || part.length < 3
 
         all = part.sum { |thing| breadth(thing) + GAP }
         roots = [nil, *roots(part)]
-        return [[nil, WIDEST], *QUICK.map { |root, share| [root == :most ? nil : roots.last, all * share] }] if @quick
+        return roots.product([nil]) if @quick
 
-        roots.product([WIDEST, *SHARES.map { |share| all * share }]).uniq
+        roots.product([nil, *SHARES.map { |share| all * share }]).uniq
       end
 
       # The most joined, and what everything else is nearest to.

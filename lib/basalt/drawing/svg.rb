@@ -34,7 +34,7 @@ module Basalt
       # @param faces [String] font-face rules to go with it
       def document(scene, description:, faces: "")
         view = Shapes.numbers(*scene.bounds.then { |box| [box.x, box.y, box.w, box.h] }).split
-        defined, items = shared(scene.items)
+        defined, items = shared(scene.items.reject { |item| item.type == Scene::WAITING })
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(' ')}" role="img" aria-labelledby="title desc">

@@ -9,8 +9,11 @@ module Basalt
       GAP = 44
       LANE = 18
       STRIP = 26
-      CHANNEL = 18
+      BARE = 12
+      CHANNEL = 14
       PITCH = 16
+      # A level that is no wider than this is not broken, however few things there are, px.
+      WIDEST = 2400
 
       # A place in a level: a node, or the lane of a line that passes.
       Cell = Struct.new(:id, :node, :edge, :level, :x, :w)
@@ -32,17 +35,17 @@ module Basalt
       # @param nodes [Array<Node>]
       # @param edges [Array<Edge>] both ends being different nodes
       # @param gap [Integer] least distance of boxes in a level, px
-      # @param widest [Integer] px; a level that is wider than this and than suits the sheet is broken into several
+      # @param widest [Numeric, nil] px; a level that is wider than this is broken into several; nil for what suits the sheet
       # @param strip [Integer] room for the signs and labels at the ends of lines, px
       # @return [Plan]
-      def self.call(nodes, edges, gap: GAP, widest: 2400, strip: STRIP)
+      def self.call(nodes, edges, gap: GAP, widest: nil, strip: STRIP)
         new(nodes, edges, gap, widest, strip).plan
       end
 
       def initialize(nodes, edges, gap, widest, strip)
         @strip = strip
         @gap = gap
-        @nodes = Levels.settle(nodes, [widest, Levels.fitting(nodes, gap)].max, gap)
+        @nodes = Levels.settle(nodes, widest || [WIDEST, Levels.fitting(nodes, gap)].max, gap)
         @edges = edges
       end
 
@@ -154,8 +157,22 @@ module Basalt
       def channel_height(level)
         return 0 if level.zero? && above(level).empty?
 
-        (2 * @strip) + [@channels[level].height, CHANNEL].max
+        strip(level, :uppers) + [@channels[level].height, CHANNEL].max + strip(level, :lowers)
       end
+
+      # Room at one side of a channel for what stands at the ends of its lines; little where nothing does.
+      #
+      # @param side [Symbol] +:uppers+ or +:lowers+
+      def strip(level, side)
+        (@strips ||= {})[[level, side]] ||= begin
+          bare = above(level).none? { |part| part.public_send(side).any? { |foot| labelled?(part.edge, foot) } }
+          [bare ? BARE : @strip, side == :lowers ? rise(level) : 0].max
+        end
+      end
+
+      def rise(level) = @levels[level].to_a.filter_map { |cell| cell.node&.rise }.max || 0
+
+      def labelled?(edge, foot) = edge.middle.positive? || (foot.cell.node && edge.room(foot.cell.id).positive?)
 
       def corners
         @nodes.to_h { |node| [node.id, [@cells[node.id].x, @tops[node.level]]] }
@@ -175,7 +192,7 @@ module Basalt
 
       def points(part)
         track = @channels[part.level].tracks[part.key]
-        y = @starts[part.level] + @strip + ((track || 0) * Channel::TRACK)
+        y = @starts[part.level] + strip(part.level, :uppers) + ((track || 0) * Channel::TRACK)
         one, other = part.uppers.map { |foot| [foot.x, head(foot.cell)] } + part.lowers.map { |foot| [foot.x, foot(foot.cell)] }
         track ? [one, [one[0], y], [other[0], y], other] : [one, other]
       end

@@ -11,8 +11,8 @@ module Basalt
         FOOT = 8
         LEAST = 150
         MOST = 420
-        MARKS = 34
-        GAP = 14
+        MARKS = 32
+        GAP = 12
         S = Drawing::Shapes
 
         def initialize(set, table)
@@ -52,8 +52,8 @@ module Basalt
         private
 
         def widths
-          [[@columns, ->(column) { Drawing::Pens.width(column.name, :member) }], [@columns, ->(column) { Drawing::Pens.width(type(column), :identifier) }],
-           [@columns, ->(column) { Drawing::Pens.width(joined(column), :identifier) }]].map { |columns, width| columns.map(&width).max || 0 }
+          [[@columns, ->(column) { Drawing::Pens.width(column.name, :member) }], [@columns, ->(column) { Drawing::Pens.width(type(column), :type) }],
+           [@columns, ->(column) { Drawing::Pens.width(joined(column), :type) }]].map { |columns, width| columns.map(&width).max || 0 }
         end
 
         def type(column) = column["type"].to_s
@@ -81,8 +81,8 @@ module Basalt
             y = box.y + HEAD + 17 + (index * ROW)
             S.part(column.id, [S.rect(box.x + 2, y - 13, box.w - 4, ROW, :row),
                                S.text(box.x + 10, y, mark(column), :label), S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
-                               S.text(box.x + MARKS + [name, room].min + GAP, y, Drawing::Pens.fit(type(column), :identifier, [box.w - MARKS - [name, room].min - GAP - 8, 20].max), :identifier),
-                               S.text(box.right - 8, y, joined(column), :identifier, :end)])
+                               S.text(box.x + MARKS + [name, room].min + GAP, y, Drawing::Pens.fit(type(column), :type, [box.w - MARKS - [name, room].min - GAP - 8, 20].max), :type),
+                               S.text(box.right - 8, y, joined(column), :type, :end)])
           end
         end
       end

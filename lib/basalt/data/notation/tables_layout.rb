@@ -6,15 +6,15 @@ module Basalt
       # Tidies tables in columns from left to right, so that lines leave and arrive at their rows:
       # the layered layout turned by a quarter.
       class TablesLayout < Drawing::Stepped
-        CLOSE = 46
-        STRIP = 30
+        CLOSE = 26
+        STRIP = 16
 
         private
 
         # Columns stand upright: what is wide for the layout is high on the sheet.
         def laid(part, root, widest)
           levels = levels(part, root)
-          plan = Layout::Layered.call(part.map { |table| node(table, levels.fetch(table.id)) }, edges(part), gap: CLOSE, widest: [widest, 1500].min, strip: STRIP)
+          plan = Layout::Layered.call(part.map { |table| node(table, levels.fetch(table.id)) }, edges(part), gap: CLOSE, widest:, strip: STRIP)
           boxes = part.to_h do |table|
             w, h = @notation.size(@set, table)
             y, x = plan.corners.fetch(table.id)
@@ -29,7 +29,7 @@ module Basalt
           tables = part.to_h { |table| [table.id, table] }
           lines_of(part).reject { |line| line.targets("from") == line.targets("to") }.map do |line|
             from, to = tables.values_at(line.target("from"), line.target("to"))
-            Layout::Edge.new(id: line.id, from: from.id, to: to.id, from_port: @notation.port(@set, from, line, "column"), to_port: @notation.port(@set, to, line, "key"))
+            Layout::Edge.new(id: line.id, from: from.id, to: to.id, from_room: STRIP, to_room: STRIP, from_port: @notation.port(@set, from, line, "column"), to_port: @notation.port(@set, to, line, "key"))
           end
         end
 

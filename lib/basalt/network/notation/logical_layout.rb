@@ -100,7 +100,7 @@ module Basalt
         def bus_node(subnet)
           block = blocks[subnet.id]
           label = Bus.label_width(subnet)
-          Layout::Node.new(id: subnet.id, w: block.w, h: block.h, level: @levels[subnet.id], beside: false,
+          Layout::Node.new(id: subnet.id, w: block.w, h: block.h, level: @levels[subnet.id], beside: false, rise: Bus::LABEL_RISE + 4,
                            top: Layout::Surface.new(from: label + 12, to: block.w - 6, y: 0),
                            bottom: Layout::Surface.new(from: block.w - (block.lanes * LANE), to: block.w - 6, y: block.rails.last))
         end

@@ -1,0 +1,127 @@
+# frozen_string_literal: true
+
+require_relative "../support/core_helper"
+require_relative "../support/tidiness"
+require_relative "../support/generated_entities"
+
+# Sheets that are typed statement by statement, the names first and then what joins them.
+class GrowthTest < Minitest::Test
+  include CoreHelper
+  include Tidiness
+
+  DEMO = File.expand_path("../../demo/tarnwater.basalt", __dir__)
+  # How many times worse than a tidied sheet a typed one may be in each respect.
+  MOST = 1.25
+  # px of a page of 1280 by 800 that a sheet has: alone, and with register and margin; px of an empty edge around it.
+  ALONE = [1190, 646].freeze
+  WITH_REGISTER = [890, 500].freeze
+  EDGE = 28
+
+  def typed(lines, notation: "logical network")
+    set = model("sheet A: #{notation}")
+    lines.each do |line|
+      set.advance(taken(set, line).effect)
+      yield set, line if block_given?
+    end
+    set
+  end
+
+  def taken(set, line)
+    draft = say(set, "A", line)
+    Drawing::Arranger.new(draft, draft.sheet_list.first.id).follow
+    draft
+  end
+
+  def names_first(text)
+    lines = text.lines(chomp: true).reject { |line| line.start_with?("project", "sheet") }
+    lines.partition { |line| line.match?(/\A(\w+ )?(internet|subnet|router|server|storage|workstation|controller|printer|sensor|switch)\b/) && !line.match?(/ (on|to) /) }.flatten
+  end
+
+  def quality(set)
+    sheet = set.sheet_list.first
+    boxes = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
+    lines = sheet.writing.lines_on(set, sheet.id).map { |line| [*line.poles.values_at(0, -1), set.placement(sheet.id, line.id).route["points"]] }
+    Layout::Quality.new(boxes, lines)
+  end
+
+  def tidied(set)
+    draft = Change::Draft.new(set)
+    Drawing::Arranger.new(draft, set.sheet_list.first.id).tidy
+    draft
+  end
+
+  def assert_as_good_as_tidied(set, message)
+    grown, best = [set, tidied(set)].map { |one| quality(one) }
+    { crossings: 1, bends: 3, area: 0, paper: 0 }.each do |respect, slack|
+      assert_operator grown.public_send(respect), :<=, (best.public_send(respect) * MOST) + slack, "#{message}: #{respect}"
+    end
+  end
+
+  def links(seed, size)
+    random = Random.new(seed)
+    pairs = (1...size).map { |n| [random.rand([0, n - 5].max...n), n] } + Array.new(size / 3) { Array.new(2) { random.rand(size) } }
+    Array.new(size) { |n| "#{%w[router switch server workstation][n % 4]} t#{n}" } + pairs.reject { |one, other| one == other }.uniq.map { |one, other| "t#{one} to t#{other}" }
+  end
+
+  6.times do |seed|
+    define_method(:"test_typed_links_are_as_good_as_tidied_#{seed}") do
+      set = typed(links(seed, 8 + (seed * 5))) { |now, line| assert_clear(now, "#{seed}, #{line}") }
+      assert_as_good_as_tidied(set, "links #{seed}")
+    end
+
+    define_method(:"test_typed_subnets_are_as_good_as_tidied_#{seed}") do
+      set = typed(names_first(GeneratedNetwork.new(seed, subnets: 2 + (seed % 3), things: 2 + (seed % 4)).text)) { |now, line| assert_clear(now, "#{seed}, #{line}") }
+      assert_as_good_as_tidied(set, "subnets #{seed}")
+    end
+  end
+
+  def test_what_somebody_put_somewhere_is_not_moved_by_what_is_typed
+    set = typed(links(3, 12))
+    sheet = set.sheet_list.first
+    draft = Change::Draft.new(set)
+    Change::Arrange.new(placement_id: set.placement(sheet.id, set.named("t4").first.id).id, to: { x: 1500, y: 900, by_hand: true }).apply(draft)
+    Drawing::Arranger.new(draft, sheet.id).follow
+    set.advance(draft.effect)
+    before = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
+    ["server fresh", "fresh to t4", "fresh to t1", "router other", "other to t2"].each { |line| set.advance(taken(set, line).effect) }
+    assert_equal before, set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }.slice(*before.keys)
+    assert_clear(set, "after what was put by hand")
+  end
+
+  def test_what_nothing_joins_waits_apart_until_it_is_joined
+    lines = ["router r", "subnet S 10.1.0.0/24", "r on S at .1", *Array.new(5) { |n| "server s#{n}" }]
+    set = typed(lines)
+    sheet = set.sheet_list.first
+    5.times do |n|
+      corner = Drawing::Contents.new(set, sheet.id).waiting
+      waiting, joined = set.things_on(sheet.id).partition { |thing| set.relations_of(thing.id).empty? }
+      waiting.each { |thing| assert corner.overlap?(set.placement(sheet.id, thing.id).box), "#{thing.name} is in the corner" }
+      joined.each { |thing| refute corner.overlap?(set.placement(sheet.id, thing.id).box), "#{thing.name} is not" }
+      set.advance(taken(set, "s#{n} on S at .1#{n}").effect)
+    end
+    assert_nil Drawing::Contents.new(set, sheet.id).waiting
+  end
+
+  def test_the_corner_is_drawn_on_the_page_and_not_in_a_print
+    set = typed(["router r", "switch s", "r to s", "server a", "server b"])
+    scene = Drawing::Scene.new(set, set.sheet_list.first.id)
+    assert_includes Drawing::SVG.layers(scene.items), "joined to nothing yet"
+    refute_includes Drawing::SVG.document(scene, description: ""), "joined to nothing yet"
+  end
+
+  def test_letters_of_the_sample_can_be_read
+    set = model(File.read(DEMO), tidy: true)
+    set.sheet_list.each do |sheet|
+      scene = Drawing::Scene.new(set, sheet.id)
+      least = scene.items.select { |item| item.layer == :things }.flat_map { |item| letters(item.shapes) }.min
+      [[ALONE, 9], [WITH_REGISTER, 7.5]].each do |(width, height), aim|
+        scale = [1.25, width / (scene.extent.w + EDGE).to_f, height / (scene.extent.h + EDGE).to_f].min
+        assert_operator least * scale, :>=, aim, "#{sheet.name} in #{width} by #{height}"
+      end
+    end
+  end
+
+  def letters(shapes)
+    shapes.flat_map { |shape| { text: [Drawing::Pens::TEXTS.fetch(shape[4], [])[1]].compact, part: shape[0] == :part ? letters(shape[2]) : [] }.fetch(shape[0], []) }
+  end
+end
