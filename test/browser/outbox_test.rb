@@ -63,7 +63,7 @@ class OutboxTest < Minitest::Test
   def test_a_refusal_and_the_choices_stand_under_each_other
     expect_refusals
     press("/")
-    type "server old on Nowhere\nserver o", every: 0.02
+    type "server old on Nowhere\nold o", every: 0.02
     assert_css "#refused .refusal", text: "Nowhere"
     assert_css "#completion [role=option]"
     refusal, choices = %w[#refused #completion].map { |css| page.evaluate_script("(r => [r.top, r.bottom])(document.querySelector('#{css}').getBoundingClientRect())") }

@@ -8,6 +8,9 @@ module Basalt
     class Arranger
       extend Forwardable
 
+      # How often a sheet is laid out again for words that lie on lines, at most; once where somebody waits.
+      ROUNDS = 5
+
       def_delegators :@board, :draft, :sheet_id, :writing, :ground, :placement, :nesting, :arrange, :stand, :touched_elements, :touched_things
 
       # @param draft [Change::Draft]
@@ -25,7 +28,15 @@ module Basalt
       # @param quick [Boolean] try less than what takes longest
       # @param by_hand [Boolean] whether a person asked for it, and it stays as it is then
       def tidy(only: nil, quick: false, by_hand: false)
-        laid = only ? Part.new(draft, sheet_id, only).laid : Manner.tidy(writing, draft, sheet_id, quick:)
+        lay(only:, quick:, by_hand:)
+        make_room(quick:, by_hand:) if only.nil? && writing.lanes?
+        draft
+      end
+
+      # @param crowded [Array<String>] ids of lines whose words are to have room of their own
+      # @return [Array<String>] ids of lines whose words lie on other lines all the same
+      def lay(only: nil, quick: false, by_hand: false, crowded: [])
+        laid = only ? Part.new(draft, sheet_id, only).laid : Manner.tidy(writing, draft, sheet_id, quick:, crowded:)
         laid = laid.transform_values { |to| to[:x] ? to.merge(by_hand: true) : to } if by_hand
         laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
         clear_pins(laid)
@@ -34,8 +45,9 @@ module Basalt
         lines = lines.select { |line| line.poles.any? { |id| laid.key?(id) } } if only
         unplaced.each { |placement| @settling.settle(placement) }
         lines.each { |line| @ways.draw_through(line, laid.dig(line.id, :route, "points") || []) }
-        lines.each { |line| @ways.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
-        draft
+        lines.sort_by { |line| laid.dig(line.id, :route, "words") ? 0 : 1 }.each { |line| @ways.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
+        @ways.clear_labels(lines)
+        @ways.crowded(lines)
       end
 
       # Places what has no place, fits what has grown, and finds ways for lines without one; all
@@ -62,12 +74,32 @@ module Basalt
         free_joined
         fresh.sort_by(&:ordinal).each { |placement| @settling.settle(placement) }
         @fitting.refit
-        @ways.reroute(disturbed)
+        lines = disturbed
+        @ways.reroute(lines)
+        @ways.clear_labels(lines)
         @board.survey if grow && Growth.new(draft, sheet_id).settle
         draft
       end
 
       private
+
+      # Lays the sheet out once more, with room for the words that lay on other lines, as long as that helps.
+      def make_room(**how)
+        best = left = @ways.crowded(writing.lines_on(draft, sheet_id))
+        given = []
+        (how[:quick] ? 1 : ROUNDS).times do
+          break if left.empty?
+
+          given += left
+          trial = Change::Draft.new(draft)
+          left = Arranger.new(trial, sheet_id).lay(crowded: given, **how)
+          next unless left.length < best.length
+
+          draft.absorb(trial)
+          best = left
+        end
+        @board.survey
+      end
 
       # What nobody put anywhere and was joined to nothing leaves its place when it is joined: it goes near that.
       def free_joined

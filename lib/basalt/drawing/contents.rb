@@ -113,12 +113,16 @@ module Basalt
 
       def span(set, element, writing)
         placement = set.placement(@sheet_id, element.id) or return
-        boxes = if element.relation? then placement.route ? Layout::Polyline.boxes(placement.route["points"]) : []
+        boxes = if element.relation? then placement.route ? Layout::Polyline.boxes(placement.route["points"]) + words(set, element, placement, writing) : []
                 elsif placement.x then [placement.box, *writing.obstacles(set, element, placement)]
                 else []
                 end
         around = Layout::Box.around(boxes)
         around && [around.x, around.y, around.right, around.bottom]
+      end
+
+      def words(set, line, placement, writing)
+        writing.labels(set, line).filter_map { |label| placement.route["labels"]&.fetch(label.role, nil)&.then { |place| Layout::Box.at(*place, label.width, label.height) } }
       end
     end
   end

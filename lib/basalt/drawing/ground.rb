@@ -44,6 +44,12 @@ module Basalt
       # @return [Array<Object>] ids of the lines that pass through the box
       def lines_through(box) = lines.overlapping(box.grow(-0.5)).map(&:first).uniq
 
+      # @return [Array<Layout::Box>] the labels of a line
+      def labels_of(line_id) = labels.boxes(line_id)
+
+      # @return [Array<String>] ids of other lines on whose labels a line lies
+      def labels_under(line_id) = lines.boxes(line_id).flat_map { |box| labels.overlapping(box).map(&:first) }.uniq - [line_id]
+
       # @param allowed [Array<String>] boundaries that the box may lie in
       # @return [Boolean] whether it lies in no other boundary
       def outside?(box, allowed) = areas.free?(box) { |id| allowed.include?(id) }
@@ -51,11 +57,12 @@ module Basalt
       # Finds a place for each label along a route and takes it.
       #
       # @param ends [Array<String>] the roles of the line's first and last end
+      # @param first [Array(Numeric, Numeric), nil] where to look first for what stands in the middle
       # @return [Hash{String => Array(Numeric, Numeric)}] middles by role; a label without room is left out
-      def place_labels(line_id, found, points, ends)
+      def place_labels(line_id, found, points, ends, first: nil)
         this = found.one?
         found.each_with_object({}) do |label, places|
-          place = place_label(line_id, label, points, ends, this) or next
+          place = place_label(line_id, label, [*([first] if label.role == "middle" && first), *candidates(label, points, ends, this)], points) or next
           places[label.role] = place.map { |number| number.round(1) }
           labels.add(line_id, Layout::Box.at(*place, label.width, label.height))
         end
@@ -96,21 +103,23 @@ module Basalt
         end
       end
 
-      # Where no other line runs, if there is such a place; never on a thing.
-      def place_label(line_id, label, points, ends, alone)
-        second = third = nil
+      # Where no other line runs, or as few as there can be; never on a thing.
+      def place_label(line_id, label, candidates, points)
+        best = least = last = nil
         width = label.width
-        candidates(label, points, ends, alone).each do |place|
+        candidates.each do |place|
           box = Layout::Box.at(*place, width, label.height)
           next unless things.free?(box)
 
-          third ||= place
+          last ||= place
           next unless labels.free?(box)
-          return place if lines.free?(box) { |id| id == line_id }
 
-          second ||= place
+          met = lines.overlapping(box).count { |id, _| id != line_id }
+          return place if met.zero?
+
+          best, least = place, met if least.nil? || met < least
         end
-        second || third || (label.figure && Layout::Polyline.middle(points))
+        best || last || (label.figure && Layout::Polyline.middle(points))
       end
 
       def candidates(label, points, ends, alone)

@@ -14,9 +14,10 @@ module Basalt
       # @param only [Array<String>, nil] ids of the things to lay out; nil for all
       # @param quick [Boolean] try less than what takes longest
       # @return [Hash{String => Hash}] (see Notation#tidy)
-      def tidy(writing, set, sheet_id, only: nil, quick: false)
+      # @param crowded [Array<String>] ids of lines whose words lay on other lines when it was laid out before, as often as they did
+      def tidy(writing, set, sheet_id, only: nil, quick: false, crowded: [])
         manner = set.sheets[sheet_id].manner
-        return writing.tidy(set, sheet_id, only:, quick:) unless manner
+        return writing.tidy(set, sheet_id, only:, quick:, crowded:) unless manner
 
         onto_pin(set, sheet_id, Nested.new(writing, set, sheet_id, only:).placements { |things, lines, sizes| boxes(writing, set, sheet_id, manner, things, lines, sizes) })
       end

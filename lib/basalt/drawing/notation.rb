@@ -141,8 +141,12 @@ module Basalt
       #
       # @param only [Array<String>, nil] ids of the things to lay out; nil for all
       # @param quick [Boolean] try less than what takes longest
+      # @param crowded [Array<String>] ids of lines whose words lay on other lines when it was laid out before, as often as they did
       # @return [Hash{String => Hash}] for each element id what its placement becomes
-      def tidy(_set, _sheet_id, only: nil, quick: false) = raise(NotImplementedError)
+      def tidy(_set, _sheet_id, only: nil, quick: false, crowded: []) = raise(NotImplementedError)
+
+      # @return [Boolean] whether laying it out gives words that lay on other lines room of their own
+      def lanes? = false
 
       # @return [Object] the lane of a thing where a sheet is laid out in lanes
       def lane(_set, thing) = thing.noun

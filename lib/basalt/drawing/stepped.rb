@@ -16,12 +16,14 @@ module Basalt
       SHARES = [0.18, 0.26, 0.34, 0.42, 0.5, 0.75].freeze
 
       # @param quick [Boolean] try where to begin only, for somebody who waits for the next letter
-      def initialize(notation, set, things, lines, quick: false)
+      # @param crowded [Array<String>] ids of lines whose words need a lane of their own
+      def initialize(notation, set, things, lines, quick: false, crowded: [])
         @notation = notation
         @set = set
         @things = things
         @lines = lines
         @quick = quick
+        @crowded = crowded.to_set
       end
 
       # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
@@ -76,7 +78,7 @@ module Basalt
           x, y = plan.corners.fetch(thing.id)
           [thing.id, { x:, y:, w:, h: }]
         end
-        boxes.merge(plan.routes.transform_values { |points| { route: { "points" => points } } })
+        boxes.merge(plan.routes.to_h { |id, points| [id, { route: { "points" => points, "words" => plan.words[id] }.compact }] })
       end
 
       def quality(part, found)
@@ -93,8 +95,14 @@ module Basalt
       def edges(part)
         lines_of(part).reject { |line| line.poles.uniq.one? }.map do |line|
           middle = @notation.labels(@set, line).sum(&:width)
-          Layout::Edge.new(id: line.id, from: line.poles[0], to: line.poles[1], from_room: SIGNS, to_room: SIGNS, middle:)
+          Layout::Edge.new(id: line.id, from: line.poles[0], to: line.poles[1], from_room: SIGNS, to_room: SIGNS, middle:, lane: lane(line))
         end
+      end
+
+      def lane(line)
+        return unless @crowded.include?(line.id)
+
+        @notation.labels(@set, line).find { |label| label.role == "middle" }&.then { |label| [label.width + 4, label.height + 4] }
       end
 
       # Separate parts beside each other.
@@ -114,11 +122,11 @@ module Basalt
       end
 
       def moved(found, dx, dy)
-        found.transform_values { |to|
-          to[:x] ? to.merge(x: (to[:x] + dx).round, y: (to[:y] + dy).round) : { route: to[:route].merge("points" => to[:route]["points"].map { |x, y|
-            [x + dx, y + dy]
-          }) }
-        }
+        found.transform_values { |to| to[:x] ? to.merge(x: (to[:x] + dx).round, y: (to[:y] + dy).round) : { route: shifted(to[:route], dx, dy) } }
+      end
+
+      def shifted(route, dx, dy)
+        { "points" => route["points"].map { |x, y| [x + dx, y + dy] }, "words" => route["words"]&.then { |x, y| [x + dx, y + dy] } }.compact
       end
 
       # What is joined to nothing waits in rows of its own.

@@ -27,7 +27,7 @@ module Basalt
       # @param route [Hash, nil]
       def finish(line, route)
         if route && !placement(line.id)&.kept?
-          take_route(line, route["points"])
+          take_route(line, route["points"], words: route["words"])
         else
           route(line)
         end
@@ -35,6 +35,19 @@ module Basalt
 
       def reroute(lines)
         lines.each { |line| needs_route?(line) ? route(line) : relabel(line) }
+      end
+
+      # Labels that lie on another's line look for a better place, now that all lines are there.
+      #
+      # @param lines [Array<Model::Element>] that were given a way
+      def clear_labels(lines)
+        covered = lines.flat_map { |line| [(line.id if ground.labels_of(line.id).any? { |box| crossed?(box, line.id) }), *ground.labels_under(line.id)] }
+        covered.compact.uniq.each { |id| draft.element(id)&.then { |line| relabel(line) if placement(id)&.route } }
+      end
+
+      # @return [Array<String>] ids of lines whose words in the middle lie on another line, or have no place
+      def crowded(lines)
+        lines.select { |line| placement(line.id)&.route && crowded?(line, placement(line.id).route["labels"]) }.map(&:id)
       end
 
       def draw_through(line, points)
@@ -54,8 +67,17 @@ module Basalt
 
       private
 
-      def take_route(line, points)
-        labels = ground.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1))
+      def crowded?(line, places)
+        label = writing.labels(draft, line).find { |one| one.role == "middle" } or return false
+        place = places&.fetch("middle", nil)
+        place.nil? || crossed?(Layout::Box.at(*place, label.width, label.height), line.id)
+      end
+
+      def crossed?(box, line_id) = !ground.lines.free?(box) { |id| id == line_id }
+
+      # @param words [Array(Numeric, Numeric), nil] where there is room for what stands in its middle
+      def take_route(line, points, words: nil)
+        labels = ground.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1), first: words)
         kept = placement(line.id)&.kept? ? { "kept" => true } : {}
         arrange(line.id, { route: { "points" => points, "labels" => labels, **kept } })
         draw_through(line, points)

@@ -2,9 +2,13 @@
 
 module Basalt
   module Layout
-    # Where a line can end at a box: along its four sides.
+    # Where a line can end at a box: along its four sides, so far apart that two lines can be told apart.
     class BoxTerminal
-      PLACES = [0.5, 0.3, 0.7, 0.15, 0.85].freeze
+      STEPS = [0, -1, 1, -2, 2].freeze
+      # Least distance of two places, px, and as a part of the side; and of any from a corner, px.
+      APART = 18
+      SHARE = 0.18
+      CORNER = 5
 
       def initialize(box)
         @box = box
@@ -19,11 +23,16 @@ module Basalt
       def all_doors(toward) = doors(toward)
 
       def doors(_toward)
-        PLACES.flat_map do |part|
-          x = (box.x + (box.w * part)).round
-          y = (box.y + (box.h * part)).round
-          [[[x, box.y], [0, -1]], [[x, box.bottom], [0, 1]], [[box.x, y], [-1, 0]], [[box.right, y], [1, 0]]]
-        end
+        places(box.w).flat_map { |aside| (box.cx + aside).round.then { |x| [[[x, box.y], [0, -1]], [[x, box.bottom], [0, 1]]] } } +
+          places(box.h).flat_map { |aside| (box.cy + aside).round.then { |y| [[[box.x, y], [-1, 0]], [[box.right, y], [1, 0]]] } }
+      end
+
+      private
+
+      # @return [Array<Numeric>] from the middle of a side, px
+      def places(side)
+        step = [APART, side * SHARE].max
+        STEPS.map { |number| number * step }.select { |aside| aside.zero? || aside.abs <= (side / 2.0) - CORNER }
       end
     end
   end

@@ -7,6 +7,8 @@ module Basalt
     module Elbows
       SHARES = [0.5, 0.2, 0.8].freeze
       DETOURS = [40, 90].freeze
+      # A line that is no further from straight than this is straight, px.
+      JOG = 2
 
       module_function
 
@@ -31,10 +33,12 @@ module Basalt
       def across(p, d, q, e, upright, stub)
         along = upright ? 1 : 0
         aside = 1 - along
-        return p[aside] == q[aside] && ahead?(p, d, q, 1) && ahead?(q, e, p, 1) ? [[p, q]] : opposite(p, q, along, stub) if d[along] == -e[along] && ahead?(p, d, q, 1)
+        return around(p, d, q, e, along, stub) unless d[along] == -e[along] && ahead?(p, d, q, 1)
 
-        around(p, d, q, e, along, stub)
+        (p[aside] - q[aside]).abs <= JOG && ahead?(q, e, p, 1) ? [straight(p, q, along)] : opposite(p, q, along, stub)
       end
+
+      def straight(p, q, along) = [p, along == 1 ? [p[0], q[1]] : [q[0], p[1]]]
 
       def opposite(p, q, along, stub)
         room = (q[along] - p[along]).abs

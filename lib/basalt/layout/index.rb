@@ -22,6 +22,9 @@ module Basalt
         (@boxes.delete(id) || []).each { |box| each_cell(box) { |cell| @cells[cell].reject! { |other, _| other.eql?(id) } } }
       end
 
+      # @return [Array<Box>] those of an id
+      def boxes(id) = @boxes.fetch(id, [])
+
       # @yieldparam id [Object]
       # @return [Boolean] whether nothing overlaps the box, of what the block does not except
       def free?(box, &except)

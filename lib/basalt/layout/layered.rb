@@ -8,6 +8,7 @@ module Basalt
     class Layered
       GAP = 44
       LANE = 18
+      ASIDE = 10
       STRIP = 26
       BARE = 12
       CHANNEL = 14
@@ -24,7 +25,7 @@ module Basalt
       Part = Struct.new(:edge, :uppers, :lowers, :level) do
         def feet = uppers + lowers
         def between? = uppers.any? && lowers.any?
-        def key = [edge.id, level]
+        def key = [edge.id, level, lowers.last&.cell&.id]
 
         # Goes under its two cells, where it went over them.
         def turn
@@ -45,8 +46,8 @@ module Basalt
       def initialize(nodes, edges, gap, widest, strip)
         @strip = strip
         @gap = gap
-        @nodes = Levels.settle(nodes, widest || [WIDEST, Levels.fitting(nodes, gap)].max, gap)
         @edges = edges
+        @nodes = between(Levels.settle(nodes, widest || [WIDEST, Levels.fitting(nodes, gap)].max, gap))
       end
 
       def plan
@@ -55,10 +56,18 @@ module Basalt
         place
         find_ports
         stack
-        Plan.new(corners:, routes:)
+        Plan.new(corners:, routes:, words:)
       end
 
       private
+
+      # Between two levels where a label is to have a lane there is one more, for lanes alone; a line that
+      # joins two of one level has its label above them.
+      def between(nodes)
+        levels = nodes.to_h { |node| [node.id, node.level] }
+        upper = @edges.select(&:lane).map { |edge| levels.values_at(edge.from, edge.to).minmax }.select { |one, other| other - one < 2 }.map { |_, other| other - 1 }.uniq
+        upper.empty? ? nodes : nodes.map { |node| node.with(level: node.level + upper.count { |level| level < node.level }) }
+      end
 
       def build
         @cells = @nodes.to_h { |node| [node.id, Cell.new(node.id, node, nil, node.level, 0, node.w)] }
@@ -69,10 +78,26 @@ module Basalt
 
       def parts(edge)
         upper, lower = [@cells.fetch(edge.from), @cells.fetch(edge.to)].sort_by(&:level)
-        return [Part.new(edge, [], [Foot.new(upper), Foot.new(lower)], lower.level)] if upper.level == lower.level
+        return level_parts(edge, upper, lower) if upper.level == lower.level
 
         lanes = ((upper.level + 1)...lower.level).map { |level| lane(edge, level) }
+        word(lanes[(lanes.length - 1) / 2]) if edge.lane
         [upper, *lanes, lower].each_cons(2).map { |one, other| Part.new(edge, [Foot.new(one)], [Foot.new(other)], other.level) }
+      end
+
+      # Over or under the two, or by way of its label above them.
+      def level_parts(edge, one, other)
+        return [Part.new(edge, [], [Foot.new(one), Foot.new(other)], one.level)] unless edge.lane
+
+        turn = lane(edge, one.level - 1)
+        word(turn, ASIDE)
+        @cells.values_at(edge.from, edge.to).map { |cell| Part.new(edge, [Foot.new(turn)], [Foot.new(cell)], cell.level) }
+      end
+
+      # Makes a lane one with room for the label of its line, and for the line at both sides of it.
+      def word(cell, aside = 0)
+        cell.w = cell.edge.lane[0] + (2 * aside)
+        (@words ||= []) << cell
       end
 
       def lane(edge, level)
@@ -146,7 +171,7 @@ module Basalt
         @channels.each_index do |level|
           @starts[level] = y
           @tops[level] = y += channel_height(level)
-          y += @levels[level].to_a.filter_map { |cell| cell.node&.h }.max || 0
+          y += @levels[level].to_a.filter_map { |cell| cell.node ? cell.node.h : cell.edge.lane&.last }.max || 0
         end
       end
 
@@ -172,10 +197,15 @@ module Basalt
 
       def rise(level) = @levels[level].to_a.filter_map { |cell| cell.node&.rise }.max || 0
 
-      def labelled?(edge, foot) = edge.middle.positive? || (foot.cell.node && edge.room(foot.cell.id).positive?)
+      def labelled?(edge, foot) = (edge.middle.positive? && edge.lane.nil?) || (foot.cell.node && edge.room(foot.cell.id).positive?)
 
       def corners
         @nodes.to_h { |node| [node.id, [@cells[node.id].x, @tops[node.level]]] }
+      end
+
+      # @return [Hash{Object => Array(Numeric, Numeric)}] the middle of each label that has a lane of its own
+      def words
+        @words.to_a.to_h { |cell| [cell.edge.id, [cell.x + (cell.w / 2.0), @tops[cell.level] + (cell.edge.lane[1] / 2.0)]] }
       end
 
       def routes
@@ -185,9 +215,20 @@ module Basalt
       end
 
       def route(edge, parts)
+        return turned(parts) if turn?(parts)
+
         points = parts.flat_map { |part| points(part) }
         points.reverse! if parts.first.feet.first.cell.id != edge.from
         Polyline.simplify(points)
+      end
+
+      def turn?(parts) = parts.length == 2 && parts.map { |part| part.uppers.first&.cell }.uniq.one?
+
+      # Up to where its label stands, along it and down again.
+      def turned(parts)
+        middle = parts.first.edge.lane[1] / 2.0
+        up, down = parts.map { |part| points(part).then { |first, *rest| [[first[0], first[1] + middle], *rest] } }
+        Polyline.simplify(up.reverse + down)
       end
 
       def points(part)

@@ -33,9 +33,15 @@ module Basalt
         pair
       end
 
+      # Through the middle of a lane, or to both ends of a label above what its line joins.
+      def pass(group, cell)
+        sorted = group.sort_by { |at| at.other.x }
+        sorted.each_with_index { |at, index| at.x = cell.x + (cell.w * (sorted.one? ? 0.5 : index)) }
+      end
+
       def spread(group)
         cell = group.first.cell
-        return group.each { |at| at.x = cell.x + 1 } unless cell.node
+        return pass(group, cell) unless cell.node
 
         fixed, group = group.partition { |at| at.part.edge.port(cell.id) }
         fixed.each { |at| at.x = cell.x + at.part.edge.port(cell.id) }

@@ -7,6 +7,10 @@ module Basalt
     class Router
       BEND = 40
       OVERLAP = 300
+      # Nearer than this two lines that run along each other look like one, px.
+      APART = 17
+      CROWD = 60
+      ON = 4
       CLEAR = 7
       STUB = 14
       PAIRS = 40
@@ -29,8 +33,10 @@ module Basalt
       # @return [Array<Array(Numeric, Numeric)>] points
       def route(from, to, own, before: nil)
         pairs = pairs(from, to)
-        likely, others = pairs.first(LIKELY), pairs.drop(LIKELY)
-        plain(likely, own) || plain(others, own) || usable(before, own) || through(pairs, from, to, own) || direct(pairs)
+        likely = pairs.first(LIKELY)
+        found = plain(likely, own)
+        found = nil if found && alongside(found, own) >= OVERLAP
+        found || plain(pairs, own) || usable(before, own) || through(pairs, from, to, own) || direct(pairs)
       end
 
       private
@@ -75,7 +81,7 @@ module Basalt
           break if cost >= least
           next unless clear?(points, own)
 
-          total = cost + (OVERLAP * overlaps(points, own))
+          total = cost + alongside(points, own)
           winner, least = points, total if total < least
         end
         winner
@@ -90,11 +96,12 @@ module Basalt
           segments[1..-2].to_a.all? { |segment| @boxes.free?(segment.grow(1)) }
       end
 
-      def overlaps(points, own)
+      # What it costs to lie on other lines, or close beside them.
+      def alongside(points, own)
         points.each_cons(2).sum do |one, other|
-          segment = Box.along(one, other)
           level = one[1] == other[1]
-          @lines.overlapping(segment.grow(level ? 0 : 4, level ? 4 : 0)).count { |id, box| !own.include?(id) && (level ? box.h.zero? : box.w.zero?) }
+          near = @lines.overlapping(Box.along(one, other).grow(level ? 0 : APART, level ? APART : 0)).select { |id, box| !own.include?(id) && (level ? box.h.zero? : box.w.zero?) }
+          near.sum { |_, box| (level ? box.y - one[1] : box.x - one[0]).abs < ON ? OVERLAP : CROWD }
         end
       end
 

@@ -70,7 +70,9 @@ module Basalt
           [*(:weak if element.kind == "entity" && Dependence.weak?(element)), *(element.kind == "entity" && !@folded ? rows(set, element).marks : [])]
         end
 
-        def tidy(set, sheet_id, only: nil, quick: false) = Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:).placements
+        def lanes? = true
+
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements
 
         def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).spots
 

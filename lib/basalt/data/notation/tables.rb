@@ -38,7 +38,7 @@ module Basalt
           ColumnRows.new(set, element).marks
         end
 
-        def tidy(set, sheet_id, only: nil, quick: false) = TablesLayout.new(self, set, *part(set, sheet_id, only), quick:).placements
+        def tidy(set, sheet_id, only: nil, quick: false, **) = TablesLayout.new(self, set, *part(set, sheet_id, only), quick:).placements
 
         def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).spots
 

@@ -45,9 +45,11 @@ module Basalt
 
         def computed_headings(kind) = %w[party system].include?(kind) ? ["stands"] : []
 
-        def tidy(set, sheet_id, only: nil, quick: false)
+        def lanes? = true
+
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: [])
           things, lines = part(set, sheet_id, only)
-          Drawing::Stepped.new(self, set, things, lines.select { |line| Acts.receiver(line) }, quick:).placements
+          Drawing::Stepped.new(self, set, things, lines.select { |line| Acts.receiver(line) }, quick:, crowded:).placements
         end
 
         def node(set, thing, level) = Layout::Node.box(thing.id, *size(set, thing), level).with(beside: false)

@@ -11,20 +11,23 @@ module Basalt
         def examples = ["process Leak response", "Caller gives leak report to Leak response", "Leak response gives job to Crew"]
         def chips = [%w[process p], [Kinds::OUTSIDER, "o"], %w[system y]]
 
-        def tidy(set, sheet_id, only: nil, **)
+        def lanes? = true
+
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) # rubocop:disable Lint/UnusedMethodArgument
           things, lines = part(set, sheet_id, only)
-          sizes = things.to_h { |thing| [thing.id, room(set, thing, lines)] }
+          sizes = things.to_h { |thing| [thing.id, room(set, thing, lines.select { |line| line.poles.include?(thing.id) }, crowded)] }
           corners = Layout::Radial.call(sizes, lines.map(&:poles), root: middle(set, sheet_id, things, lines))
           corners.to_h { |id, (x, y)| [id, placed(set, id, x, y, sizes[id])] }
         end
 
         private
 
-        # Room around a thing, so that what flows can be read beside it.
-        def room(set, thing, lines)
-          longest = lines.select { |line| line.poles.include?(thing.id) }.flat_map { |line| labels(set, line).map(&:width) }.max || 0
+        # Room around a thing, so that what flows can be read beside it; more for each time that it could not.
+        def room(set, thing, lines, crowded)
+          longest = lines.flat_map { |line| labels(set, line).map(&:width) }.max || 0
           w, h = size(set, thing)
-          [w + [longest * 0.6, 150].min, h + 40]
+          times = lines.map { |line| crowded.count(line.id) }.max || 0
+          [w + [longest * (0.8 + (times * 0.3)), 180 + (times * 100)].min, h + 50 + (times * 40)]
         end
 
         def placed(set, id, x, y, (wide, high))

@@ -15,7 +15,9 @@ module Basalt
         # What is declared on the sheet of a process is within it.
         def within?(kind) = kind == "process"
 
-        def tidy(set, sheet_id, only: nil, quick: false) = touched(set, Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:).placements)
+        def lanes? = true
+
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = touched(set, Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements)
       end
     end
   end

@@ -59,7 +59,7 @@ module Basalt
         def node(set, thing, level)
           w, h = size(set, thing)
           node = Layout::Node.box(thing.id, w, h, level).with(beside: false)
-          circle?(thing) ? node.with(top: Layout::Surface.new(from: w * 0.2, to: w * 0.8, y: 0), bottom: Layout::Surface.new(from: w * 0.2, to: w * 0.8, y: h)) : node
+          circle?(thing) ? node.with(top: Layout::Surface.new(from: w * 0.14, to: w * 0.86, y: 0), bottom: Layout::Surface.new(from: w * 0.14, to: w * 0.86, y: h)) : node
         end
 
         # @return [Integer] room for arrows at the ends of lines, px
@@ -97,7 +97,7 @@ module Basalt
 
             points = place[:route]["points"]
             first, last = [[line.target("from"), points.first], [line.target("to"), points.last]].map { |end_id, point| touch(set, laid, end_id, point) }
-            [id, { route: { "points" => [first, *points[1..-2], last] } }]
+            [id, { route: place[:route].merge("points" => [first, *points[1..-2], last]) }]
           end
         end
 
