@@ -27,18 +27,21 @@ module Web
     # The face of sentences.
     module Reading
       # @return [String] the sentences as a text to be edited
-      def reading_editor(sheet, sentences)
-        lines = sentences.flat_map(&:last)
-        view(:reading_editor, sheet:, before: lines, text: lines, owners: sentences.flat_map { |id, list| [id] * list.length }, refused: [])
+      def reading_editor(sheet, reading)
+        lines, owners = lines_and_owners(reading)
+        view(:reading_editor, sheet:, before: lines, text: lines, owners:, refused: [])
+      end
+
+      def lines_and_owners(reading)
+        reading.flatten(1).then { |sentences| [sentences.flat_map(&:last), sentences.flat_map { |id, list| [id] * list.length }] }
       end
 
       # What could not be understood stays where it was typed.
       def reading_after(desk, sheet, refused)
-        sentences = Basalt::Statements::Teller.new(desk.set).sentences(sheet.id)
-        return view(:sentences, sheet:, sentences:) if refused.empty?
+        reading = Basalt::Statements::Teller.new(desk.set).reading(sheet.id)
+        return view(:sentences, sheet:, reading:) if refused.empty?
 
-        lines = sentences.flat_map(&:last)
-        owners = sentences.flat_map { |id, list| [id] * list.length }
+        lines, owners = lines_and_owners(reading)
         text = lines.dup
         marked = refused.sort_by { |one| one.index || 0 }.map do |one|
           at = [one.index || text.length, text.length].min

@@ -16,7 +16,16 @@ class RevisionTest < Minitest::Test
     [S::Teller.new(draft).sheet(sheet.id), revision.refused, draft]
   end
 
-  def reading(set) = S::Teller.new(set).sheet(set.sheet_list.first.id)
+  def reading(set) = S::Teller.new(set).reading(set.sheet_list.first.id).flatten(1).flat_map(&:last)
+
+  def test_what_joins_things_is_read_first_and_nothing_is_left_out
+    sample = model(File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__)))
+    sample.sheet_list.each do |sheet|
+      joined, there = S::Teller.new(sample).reading(sheet.id)
+      assert(joined.all? { |id, _| sample.element(id).relation? } && there.none? { |id, _| sample.element(id).relation? }, sheet.name)
+      assert_equal S::Teller.new(sample).sheet(sheet.id).sort, (joined + there).flat_map(&:last).sort, sheet.name
+    end
+  end
 
   def test_any_reading_can_be_edited_into_any_other
     6.times do |seed|

@@ -14,8 +14,10 @@ module Basalt
       MOST_TRIED = 70
       ROOTS = 4
       SHARES = [0.18, 0.26, 0.34, 0.42, 0.5, 0.75].freeze
+      # The one share that is tried where somebody waits for the next letter.
+      QUICK = 0.34
 
-      # @param quick [Boolean] try where to begin only, for somebody who waits for the next letter
+      # @param quick [Boolean] try less, for somebody who waits for the next letter
       # @param crowded [Array<String>] ids of lines whose words need a lane of their own
       def initialize(notation, set, things, lines, quick: false, crowded: [])
         @notation = notation
@@ -56,7 +58,7 @@ module Basalt
 
         all = part.sum { |thing| breadth(thing) + GAP }
         roots = [nil, *roots(part)]
-        return roots.product([nil]) if @quick
+        return roots.product([nil, all * QUICK]) if @quick
 
         roots.product([nil, *SHARES.map { |share| all * share }]).uniq
       end

@@ -42,6 +42,11 @@ module Basalt
         told.reject { |_, lines| lines.empty? }
       end
 
+      # What joins things comes first: it is what people who know the matter read. All of it is read back in any order.
+      #
+      # @return [Array<Array<Array(String, Array<String>)>>] the sentences of what is joined, and of what there is (see #sentences)
+      def reading(sheet_id) = sentences(sheet_id).partition { |id, _| set.element(id).relation? }
+
       # @return [Array<String>] everything said of one element
       def tell(element)
         element.relation? ? relation(element) : declaration(element)
