@@ -65,6 +65,7 @@ module Web
 
       app.get("#{SHEET}/inplace/:element_id") do
         at_desk do |desk|
+          sheet(desk)
           element = element(desk, params[:element_id])
           content_type :json
           JSON.generate({ name: element.name.to_s, **element.description.brief.to_h { |fact| [fact, element[fact].to_s] } })

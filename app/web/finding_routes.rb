@@ -19,6 +19,7 @@ module Web
 
       app.get("#{SHEET}/repair") do
         at_desk do |desk|
+          sheet(desk)
           repair = found(desk.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
           draft = Basalt::Change::Draft.new(desk.set).apply(repair.changes)
           gone, fresh = Basalt::Statements::Consequence.of(desk.set, draft)

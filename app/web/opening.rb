@@ -33,9 +33,11 @@ module Web
       desk.set.sheets[id(params[:sheet_id])] or raise ActiveRecord::RecordNotFound, "no such sheet"
     end
 
+    # An act may come too late for what it is about; a page of what is not there is not found.
+    #
     # @return [Basalt::Model::Element]
     def element(desk, value)
-      desk.set.element(id(value)) or raise Basalt::Change::Conflict, "It is no longer there"
+      desk.set.element(id(value)) or raise request.get? ? ActiveRecord::RecordNotFound : Basalt::Change::Conflict, "It is no longer there"
     end
 
     # What went wrong after something was kept is no reason to say that nothing was.

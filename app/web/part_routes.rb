@@ -10,6 +10,7 @@ module Web
 
       app.get("#{SHEET}/part/:element_id") do
         at_desk do |desk|
+          sheet(desk) && element(desk, params[:element_id])
           part, owner = part_and_owner(desk.set)
           content_type :json
           JSON.generate({ text: Basalt::Statements::PartLine.new(desk.set, sheet(desk).id, owner).of(part) })
