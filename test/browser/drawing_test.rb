@@ -256,28 +256,4 @@ class DrawingTest < Minitest::Test
   def box_of(name) = set.placements.by(:element, id_of(name)).first.box
   def route_of(line) = set.placements.by(:element, line.id).first.route
   def placed_names = set.things_on(set.sheet_list.first.id).map(&:name)
-
-  def click_paper(x, y)
-    at = place(find("#viewport"))
-    page.driver.browser.action.move_to_location(at["x"] + x, at["y"] + y).click.perform
-  end
-
-  # From the middle of the lower edge of a thing to another.
-  def from_edge(from, to)
-    edge(from).move_to(to.native).release.perform
-  end
-
-  def drag_from_edge(from, by_x, by_y) = edge(from).move_by(by_x, by_y).release.perform
-
-  def edge(group)
-    at = page.evaluate_script(<<~JS, group)
-      (g => {
-        const [x, y, w, h] = g.dataset.box.split(' ').map(Number);
-        const drawing = document.getElementById('drawing');
-        const at = new DOMPoint(x + w * 0.8, y + h - 2).matrixTransform(drawing.getScreenCTM());
-        return [Math.round(at.x), Math.round(at.y)];
-      })(arguments[0])
-    JS
-    page.driver.browser.action.move_to_location(at[0], at[1] - 8).move_to_location(*at).click_and_hold.move_by(4, 8)
-  end
 end

@@ -26,10 +26,22 @@ class GrowthTest < Minitest::Test
     set
   end
 
+  # What stands where is kept from act to act, as it is where a project is open.
   def taken(set, line)
+    sheet_id = set.sheet_list.first.id
+    @grounds ||= {}.compare_by_identity
+    ground = @grounds[set] ||= Drawing::Ground.new(set, sheet_id)
     draft = say(set, "A", line)
-    Drawing::Arranger.new(draft, draft.sheet_list.first.id).follow
+    Drawing::Arranger.new(draft, sheet_id, ground:).follow
+    assert_in_step(ground, draft, sheet_id, line)
     draft
+  end
+
+  def assert_in_step(kept, draft, sheet_id, message)
+    fresh = Drawing::Ground.new(draft, sheet_id)
+    draft.placements_on(sheet_id).map(&:element_id).each do |id|
+      %i[things lines labels].each { |what| assert_equal fresh.public_send(what).boxes(id).to_set, kept.public_send(what).boxes(id).to_set, "#{message}: #{what} of #{draft.element(id).name}" }
+    end
   end
 
   def names_first(text)
@@ -80,7 +92,7 @@ class GrowthTest < Minitest::Test
     sheet = set.sheet_list.first
     draft = Change::Draft.new(set)
     Change::Arrange.new(placement_id: set.placement(sheet.id, set.named("t4").first.id).id, to: { x: 1500, y: 900, by_hand: true }).apply(draft)
-    Drawing::Arranger.new(draft, sheet.id).follow
+    Drawing::Arranger.new(draft, sheet.id, ground: @grounds[set]).follow
     set.advance(draft.effect)
     before = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
     ["server fresh", "fresh to t4", "fresh to t1", "router other", "other to t2"].each { |line| set.advance(taken(set, line).effect) }

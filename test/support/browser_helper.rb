@@ -103,6 +103,30 @@ module BrowserHelper
     page.evaluate_script("(r => ({x: Math.round(r.x), y: Math.round(r.y), w: Math.round(r.width)}))(arguments[0].getBoundingClientRect())", group)
   end
 
+  def click_paper(x, y)
+    at = place(find("#viewport"))
+    page.driver.browser.action.move_to_location(at["x"] + x, at["y"] + y).click.perform
+  end
+
+  # From the middle of the lower edge of a thing to another.
+  def from_edge(from, to)
+    edge(from).move_to(to.native).release.perform
+  end
+
+  def drag_from_edge(from, by_x, by_y) = edge(from).move_by(by_x, by_y).release.perform
+
+  def edge(group)
+    at = page.evaluate_script(<<~JS, group)
+      (g => {
+        const [x, y, w, h] = g.dataset.box.split(' ').map(Number);
+        const drawing = document.getElementById('drawing');
+        const at = new DOMPoint(x + w * 0.8, y + h - 2).matrixTransform(drawing.getScreenCTM());
+        return [Math.round(at.x), Math.round(at.y)];
+      })(arguments[0])
+    JS
+    page.driver.browser.action.move_to_location(at[0], at[1] - 8).move_to_location(*at).click_and_hold.move_by(4, 8)
+  end
+
   def drag(group, by_x, by_y)
     page.driver.browser.action.move_to(group.native).click_and_hold.move_by(by_x / 2, by_y / 2).move_by(by_x - (by_x / 2), by_y - (by_y / 2)).release.perform
   end

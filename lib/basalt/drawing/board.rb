@@ -21,6 +21,12 @@ module Basalt
       # Takes up all that stands there now.
       def survey = @ground = Ground.new(draft, sheet_id)
 
+      # Takes up all that stands there now into the ground that was handed in: others go on with it.
+      def renew
+        ids = [draft.base, draft].flat_map { |set| set.placements_on(sheet_id).map(&:element_id) }
+        ground.renew(draft, ids)
+      end
+
       def placement(element_id) = draft.placement(sheet_id, element_id)
       def nesting = Nesting.new(draft, sheet_id)
 

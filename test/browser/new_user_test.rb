@@ -1,0 +1,144 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+# Somebody new draws a network of thirty things and a model of ten entities, 60 ms from the server: with
+# the keyboard alone, and with the pointer for everything but the words. With TRIAL set it is typed at
+# eight keys a second and the time is told.
+class NewUserTest < Minitest::Test
+  include BrowserHelper
+
+  EVERY = ENV["TRIAL"] ? 0.11 : 0.02
+  SUBNETS = { "Office" => "10.1.0.0/24", "Plant" => "10.2.0.0/24", "Lab" => "10.3.0.0/24" }.freeze
+  HOSTS = SUBNETS.keys.to_h { |name| [name, Array.new(7) { |n| "#{name.downcase}-#{n + 1}" }] }.freeze
+  LINKS = [%w[edge-1 core-1], %w[edge-2 core-1], %w[core-1 acc-1], %w[core-1 acc-2]].freeze
+  ENTITIES = { "Crew" => ["code key", "name required"], "Shift" => ["starts at key"], "Technician" => ["staff number key", "name"], "Skill" => ["title key"], "Site" => ["code key", "town"],
+               "Asset" => ["tag key", "installed on"], "Job" => ["number key", "raised at"], "Part" => ["code key", "price"], "Reading" => ["taken at key", "value"], "Alarm" => ["raised at key"] }.freeze
+  RELATIONS = [["Crew", "works", "Shift"], ["Technician", "belongs to", "Crew"], ["Technician", "holds", "Skill"], ["Asset", "stands at", "Site"], ["Crew", "does", "Job"],
+               ["Job", "concerns", "Asset"], ["Job", "uses", "Part"], ["Asset", "gives", "Reading"], ["Reading", "raises", "Alarm"]].freeze
+
+  def begin_on(notation)
+    @project = project("project P\nsheet S: #{notation}")
+    open_sheet(@project, "S")
+    latency(0.06)
+    @began = Time.now
+  end
+
+  def tell(words) = ENV["TRIAL"] && puts(format("%s: %.0f s", words, Time.now - @began))
+  def set = model_of(@project)
+  def names(*kinds) = set.of_kind(*kinds).map(&:name)
+
+  def assert_network
+    tell name
+    made = set
+    assert_equal %w[acc-1 acc-2 core-1 edge-1 edge-2] + HOSTS.values.flatten.sort, made.of_kind("device").map(&:name).sort
+    assert_equal SUBNETS.keys.sort, made.of_kind("subnet").map(&:name).sort
+    joined = made.of_kind("attachment").map { |line| [made.element(line.target("thing")).name, made.element(line.target("subnet")).name] }
+    assert_equal HOSTS.flat_map { |subnet, hosts| hosts.map { |host| [host, subnet] } }.sort, joined.reject { |thing, _| thing.start_with?("edge") }.sort
+    assert_equal LINKS.map(&:sort).sort, made.of_kind("link").map { |line| line.poles.map { |id| made.element(id).name }.sort }.sort
+    assert_empty all("#refused .refusal", visible: :all).map(&:text)
+  end
+
+  def assert_model
+    tell name
+    made = set
+    assert_equal ENTITIES.keys.sort, made.of_kind("entity").map(&:name).sort
+    ENTITIES.each do |entity, attributes|
+      owner = made.named(entity).find { |one| one.kind == "entity" }
+      assert_equal attributes.map { |text| text.sub(/ (key|required)\z/, "") }, made.parts_of(owner.id).map(&:name), entity
+      assert_equal attributes.grep(/key\z/).length, made.parts_of(owner.id).count { |part| part["key"] }, entity
+    end
+    assert_equal RELATIONS.map { |one, verb, other| [verb, one, other] }.sort, made.of_kind("relationship").map { |line| [line.name, *line.poles.map { |id| made.element(id).name }] }.sort
+  end
+
+  # What the page draws is what the model holds, and no symbol lies on another.
+  def assert_drawn
+    made = set
+    sheet = made.sheet_list.first
+    boxes = made.things_on(sheet.id).to_h { |thing| [thing.id, made.placement(sheet.id, thing.id).box] }
+    shown = page.evaluate_script("Object.fromEntries([...document.querySelectorAll('#layer-things > g')].map((g) => [g.dataset.element, g.dataset.box]))")
+    assert_equal boxes.transform_values { |box| [box.x, box.y, box.w, box.h].map(&:to_f) }, shown.transform_values { |text| text.split.map(&:to_f) }
+    covered = made.things_on(sheet.id).flat_map { |thing| sheet.writing.obstacles(made, thing, made.placement(sheet.id, thing.id)) }
+    covered.combination(2) { |one, other| refute one.overlap?(other) }
+  end
+
+  def test_a_network_with_the_keyboard_alone
+    begin_on("logical network")
+    press("/")
+    lines = SUBNETS.map { |name, prefix| "subnet #{name} #{prefix}" } + ["router edge-1", "router edge-2", "switch core-1", "switch acc-1", "switch acc-2"]
+    lines += HOSTS.flat_map { |subnet, hosts| hosts.each_with_index.map { |host, n| "workstation #{host} on #{subnet} at .#{n + 11}" } }
+    lines += SUBNETS.keys.map { |name| "edge-1 on #{name} at .1, gateway" } + LINKS.map { |one, other| "#{one} to #{other}" }
+    type(lines.map { |line| "#{line}\n" }.join, every: EVERY)
+    assert_network
+    assert_equal (11..17).map { |n| "10.2.0.#{n}" }, set.of_kind("attachment").select { |line| set.element(line.target("thing")).name.start_with?("plant") }.map { |line| line["address"] }.sort
+    assert_drawn
+    press(:escape)
+    page.send_keys("f")
+    assert_equal 29, page.evaluate_script("[...document.querySelectorAll('#layer-things > g')].filter(g => { const r = g.getBoundingClientRect(), v = document.getElementById('viewport').getBoundingClientRect(); return r.left >= v.left && r.right <= v.right && r.top >= v.top && r.bottom <= v.bottom; }).length")
+  end
+
+  def test_a_network_with_the_pointer
+    begin_on("logical network")
+    page.send_keys("1")
+    place_all("router", %w[edge-1 edge-2], 30, 60)
+    place_all("switch", %w[core-1 acc-1 acc-2], 400, 60)
+    HOSTS.each_with_index { |(_, hosts), row| place_all("workstation", hosts, 30, 200 + (row * 110)) }
+    SUBNETS.each_with_index { |(name, prefix), row| place_all("subnet", ["#{name}\t#{prefix}"], 30, 150 + (row * 110)) }
+    settled
+    page.send_keys("f")
+    HOSTS.each { |subnet, hosts| hosts.each { |host| from_edge(thing(host), thing(subnet)) } }
+    LINKS.each { |one, other| from_edge(thing(one), thing(other)) }
+    assert_network
+    find("#tab-attachment").click
+    assert_drawn
+  end
+
+  # A chip, a click, and a name after another.
+  def place_all(noun, names, x, y)
+    find("button[data-noun='#{noun}']").click
+    click_paper(x, y)
+    type(names.map { |name| "#{name}\n" }.join, every: EVERY)
+    type("\e")
+  end
+
+  def test_a_model_with_the_keyboard_alone
+    begin_on("entities")
+    press("/")
+    lines = ENTITIES.keys.map { |name| "entity #{name}" } + ENTITIES.map { |name, attributes| "#{name} has #{attributes.join(', ')}" }
+    lines += RELATIONS.map { |one, verb, other| "a #{one} #{verb} zero or more #{other}" }
+    type(lines.map { |line| "#{line}\n" }.join, every: EVERY)
+    assert_model
+    assert_drawn
+  end
+
+  def test_a_model_with_the_pointer
+    begin_on("entities")
+    page.send_keys("1")
+    ENTITIES.keys.each_slice(4).with_index { |names, row| place_all("entity", names, 60, 60 + (row * 150)) }
+    settled
+    page.send_keys("1")
+    ENTITIES.each do |name, attributes|
+      thing(name).click
+      find(".parts-table tr.new td[data-key='name']").click
+      type(attributes.map { |text| "#{text.sub(/ (key|required)\z/, '')}\n" }.join, every: EVERY)
+      attributes.grep(/ (key|required)\z/) { |text| mark(text) }
+      press(:escape)
+    end
+    RELATIONS.each { |one, verb, other| relate(one, verb, other) }
+    assert_model
+  end
+
+  # A flag of an attribute in the margin's table.
+  def mark(text)
+    attribute, flag = text.match(/\A(.*) (key|required)\z/).captures
+    all(".parts-table tbody tr").find { |row| row.first("td").text == attribute }.find("td[data-key='#{flag}']").click
+    type("yes\n", every: EVERY)
+  end
+
+  def relate(one, verb, other)
+    from_edge(thing(one), thing(other))
+    find_field("fact-name").click
+    chord(:control, "a")
+    type("#{verb}\t", every: EVERY)
+  end
+end
