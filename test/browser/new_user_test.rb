@@ -24,7 +24,13 @@ class NewUserTest < Minitest::Test
     @began = Time.now
   end
 
-  def tell(words) = ENV["TRIAL"] && puts(format("%s: %.0f s", words, Time.now - @began))
+  def tell(words)
+    return unless ENV["TRIAL"]
+
+    puts format("%s: %.0f s", words, Time.now - @began)
+    save_picture
+  end
+
   def set = model_of(@project)
   def names(*kinds) = set.of_kind(*kinds).map(&:name)
 
@@ -80,17 +86,46 @@ class NewUserTest < Minitest::Test
   def test_a_network_with_the_pointer
     begin_on("logical network")
     page.send_keys("1")
-    place_all("router", %w[edge-1 edge-2], 30, 60)
-    place_all("switch", %w[core-1 acc-1 acc-2], 400, 60)
-    HOSTS.each_with_index { |(_, hosts), row| place_all("workstation", hosts, 30, 200 + (row * 110)) }
-    SUBNETS.each_with_index { |(name, prefix), row| place_all("subnet", ["#{name}\t#{prefix}"], 30, 150 + (row * 110)) }
-    settled
-    page.send_keys("f")
-    HOSTS.each { |subnet, hosts| hosts.each { |host| from_edge(thing(host), thing(subnet)) } }
-    LINKS.each { |one, other| from_edge(thing(one), thing(other)) }
+    place_all("router", %w[edge-1 edge-2], 120, 60)
+    place_all("switch", %w[core-1 acc-1 acc-2], 500, 60)
+    [["edge-1", HOSTS["Office"]], *HOSTS.values.each_cons(2).map { |upper, hosts| [upper.first, hosts] }].each { |upper, hosts| place_beneath("workstation", hosts, upper) }
+    click_button "Fit"
+    SUBNETS.each { |name, prefix| place_between("subnet", "#{name}\t#{prefix}", HOSTS[name].first) }
+    HOSTS.each { |subnet, hosts| hosts.each { |host| join(host, subnet) } }
+    LINKS.each { |one, other| join(one, other) }
     assert_network
-    find("#tab-attachment").click
     assert_drawn
+    assert_equal "", page.evaluate_script("getSelection().toString()")
+  end
+
+  # Where a thing is on the screen as it is pointed at, which is when it is drawn.
+  def at(name, across, down)
+    assert_css "#layer-things > g[data-name='#{name}']", visible: :all
+    page.evaluate_script("((g, x, y) => { const r = g.getBoundingClientRect(); return [Math.round(r.x + r.width * x), Math.round(r.y + r.height * y)]; })" \
+                         "(document.querySelector(`#layer-things > g[data-name='${arguments[0]}']`), arguments[1], arguments[2])", name, across, down)
+  end
+
+  # From a little outside the edge of one to another.
+  def join(one, other)
+    x, y = at(one, 0.8, 1)
+    page.driver.browser.action.move_to_location(x, y + 3).click_and_hold.move_to_location(x + 4, y + 9).move_to_location(*at(other, 0.4, 0.5)).release.perform
+  end
+
+  # A chip, and a click beneath what stands there, with room for a line of the subnet between.
+  def place_beneath(noun, names, upper)
+    click_button "Fit"
+    find("button[data-noun='#{noun}']").click
+    x, y = at(upper, 0.5, 3)
+    page.driver.browser.action.move_to_location(x, y).click.perform
+    type(names.map { |name| "#{name}\n" }.join, every: EVERY)
+    type("\e")
+  end
+
+  # Above what stands there, by as much as it is high.
+  def place_between(noun, words, lower)
+    find("button[data-noun='#{noun}']").click
+    page.driver.browser.action.move_to_location(*at(lower, 0.9, -0.7)).click.perform
+    type("#{words}\n\e", every: EVERY)
   end
 
   # A chip, a click, and a name after another.
@@ -113,17 +148,17 @@ class NewUserTest < Minitest::Test
 
   def test_a_model_with_the_pointer
     begin_on("entities")
-    page.send_keys("1")
     ENTITIES.keys.each_slice(4).with_index { |names, row| place_all("entity", names, 60, 60 + (row * 150)) }
-    settled
-    page.send_keys("1")
+    click_button "Fit"
     ENTITIES.each do |name, attributes|
-      thing(name).click
+      page.driver.browser.action.move_to_location(*at(name, 0.5, 0.5)).click.perform
+      assert_css "#facts h2", text: name
       find(".parts-table tr.new td[data-key='name']").click
       type(attributes.map { |text| "#{text.sub(/ (key|required)\z/, '')}\n" }.join, every: EVERY)
       attributes.grep(/ (key|required)\z/) { |text| mark(text) }
       press(:escape)
     end
+    click_button "Fit"
     RELATIONS.each { |one, verb, other| relate(one, verb, other) }
     assert_model
   end
@@ -136,7 +171,9 @@ class NewUserTest < Minitest::Test
   end
 
   def relate(one, verb, other)
-    from_edge(thing(one), thing(other))
+    join(one, other)
+    click_button "a relationship"
+    assert_css "#facts h2", text: "#{one} – #{other}"
     find_field("fact-name").click
     chord(:control, "a")
     type("#{verb}\t", every: EVERY)
