@@ -5,6 +5,8 @@
 class Served
   Act = Struct.new(:path, :status)
   PAGE = "0" * 64
+  # Where the scripts of the page stand each by itself, for tests of one alone.
+  SOURCES = "/sources/"
 
   def initialize
     @lock = Mutex.new
@@ -35,12 +37,15 @@ class Served
 
   def call(env)
     return away(env) if @away_until && Process.clock_gettime(Process::CLOCK_MONOTONIC) < @away_until
+    return source(env["PATH_INFO"]) if env["PATH_INFO"].start_with?(SOURCES)
     return @app.call(env) unless env["REQUEST_METHOD"] == "POST"
 
     act(env, @lock.synchronize { @faults.shift })
   end
 
   private
+
+  def source(path) = [200, { "content-type" => "text/javascript" }, [File.read(File.join(APPLICATION_ROOT, "app/assets/js", File.basename(path)))]]
 
   def act(env, fault)
     return [500, {}, ["it fails"]] if fault == :fails
