@@ -5,6 +5,7 @@ require_relative "../test/support/generated_network"
 require_relative "graphs"
 require_relative "growth"
 require_relative "layout"
+require_relative "memory"
 require_relative "pages"
 require_relative "schema"
 require_relative "sources"
@@ -25,9 +26,11 @@ class Bench
       home = CommandLine::Home.new(folder)
       home.use
       cluster = CommandLine::Cluster.new(home)
-      Store::Database.connect(cluster.start)
+      url = cluster.start
+      Store::Database.connect(url)
       Store::Database.migrate
       measure
+      MemoryBench.run(url)
     ensure
       cluster&.stop
     end
