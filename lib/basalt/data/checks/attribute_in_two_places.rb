@@ -15,7 +15,7 @@ module Basalt
             next [] unless second
 
             shared(first, second).map do |here, there|
-              finding([second, first], "#{here.name} is said of #{set.element(first).name} and of #{set.element(second).name}",
+              finding([second, first, there.id], "#{here.name} is said of #{set.element(first).name} and of #{set.element(second).name}",
                       "One follows from the other through “#{one.name}”; two copies come to differ.",
                       repair: repair("Strike it from #{set.element(second).name}", Change::Remove.new(id: there.id)))
             end
