@@ -7,12 +7,22 @@ module Basalt
   module English
     INFLECTOR = Dry::Inflector.new do |rules|
       rules.uncountable("staff", "data", "feedback", "software", "hardware", "news", "weather", "works", "series", "equipment", "information")
-      { "virus" => "viruses", "lens" => "lenses", "man" => "men", "woman" => "women", "child" => "children", "tooth" => "teeth", "foot" => "feet", "person" => "people" }.each { |one, many|
+      # Of nouns in f and ve few change: leaves, but roofs and valves.
+      rules.plural(/f\z/i, "fs")
+      rules.plural(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)f\z/i, '\1ves')
+      rules.singular(/ves\z/i, "ve")
+      rules.singular(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)ves\z/i, '\1f')
+      rules.singular(/\b(kni|wi|li|midwi|housewi)ves\z/i, '\1fe')
+      rules.singular(/(house|base|case|phase|lease|clause|cause|course|purchase|response|licence|expense)s\z/i, '\1')
+      { "safe" => "safes", "gas" => "gases", "schema" => "schemas", "phenomenon" => "phenomena", "criterion" => "criteria", "virus" => "viruses", "lens" => "lenses", "man" => "men", "woman" => "women", "child" => "children", "tooth" => "teeth", "foot" => "feet", "person" => "people" }.each { |one, many|
         rules.irregular(one, many)
       }
     end
     # Words that sound as if they began otherwise than they are written.
     SILENT = /\A(hour|honest|honou?r|heir)/i
+    # Letters that are spelled out, the first beginning with a vowel as it is spoken: an SQL script; and a URL.
+    SPELLED = /\A[FHLMNRSX][B-DF-HJ-NP-TV-Z]+\b/
+    SPELLED_U = /\AU[A-Z]{1,3}\b/
     YOD = /\A(uni([^nm]|\z)|use|usu|eu|one\b|once\b|ut[ei]|u\b)/i
 
     module_function
@@ -29,7 +39,8 @@ module Basalt
 
     # @return [String] +a+ or +an+, by how the word is spoken as far as its letters tell
     def article(word)
-      return "an" if word.match?(SILENT)
+      return "an" if word.match?(SILENT) || word.match?(SPELLED)
+      return "a" if word.match?(SPELLED_U)
 
       word.match?(/\A[aeiou]/i) && !word.match?(YOD) ? "an" : "a"
     end

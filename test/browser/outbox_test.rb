@@ -71,4 +71,37 @@ class OutboxTest < Minitest::Test
     within("#refused") { click_button "Drop" }
     assert_no_css "#refused"
   end
+  def test_phrases_of_a_source_are_marked_once_though_the_server_is_away
+    begin_source
+    SERVED.restart(2)
+    fill_in "Phrase", with: "leak"
+    page.execute_script("document.getElementById('mark-at').value = 2")
+    click_button "Mark it"
+    assert_css "#waiting", text: "for the server"
+    settled
+    assert_equal ["leak"], model_of(@project).of_kind("phrase").map { |phrase| phrase["quote"] }
+    assert_css "mark", text: "leak"
+    SERVED.trouble(:loses)
+    click_button "Strike the mark at leak"
+    settled
+    assert_empty model_of(@project).of_kind("phrase")
+    assert_no_css "mark"
+    assert_no_css "#refused .refusal", visible: :all
+  end
+
+  def begin_source
+    visit "/projects/#{@project.id}/sources"
+    fill_in "Title", with: "A call"
+    fill_in "Text", with: "A leak is reported by a caller."
+    click_button "Take it in"
+    assert_css "#source-text-body", text: "A leak is reported"
+  end
+
+  def test_a_form_that_leads_on_is_sent_once
+    visit "/projects/#{@project.id}"
+    before = Store::JournalEntry.where(project_id: @project.id).count
+    page.execute_script("const form = document.querySelector('form[action$=\"/sheets\"]'); form.elements.name.value = 'Another'; const button = form.querySelector('button'); button.click(); button.click();")
+    assert_css ".where", text: "Another"
+    assert_equal before + 1, Store::JournalEntry.where(project_id: @project.id).count
+  end
 end

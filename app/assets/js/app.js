@@ -22,10 +22,15 @@ import { StatementLine } from "./statement_line.js";
 import { Keys } from "./keys.js";
 import { Act } from "./act.js";
 import { closeBandsOutside } from "./rail.js";
+import { sendOnce } from "./forms.js";
 
 const page = document.getElementById("sheet-page");
 closeBandsOutside();
+sendOnce();
 new Source();
+const source = document.getElementById("source-page");
+// A source has no line on which a statement could be mended.
+if (source) new Act(source.dataset.source, { input: { value: "" }, close() {}, begin() {}, send() {} }).resume();
 if (page) {
   const line = new StatementLine();
   const act = new Act(page.dataset.sheet, line);
