@@ -71,6 +71,20 @@ class FlowWordsTest < Minitest::Test
     end
   end
 
+  # However close somebody puts them, as long as a word fits between them at all.
+  def test_words_are_not_left_out_where_things_stand_close
+    [44, 50, 60, 90, 160].each do |gap|
+      set = model("sheet A: entities\nentity Site\nentity Asset")
+      sheet = set.sheet_list.first
+      draft = Change::Draft.new(set)
+      %w[Site Asset].each_with_index { |name, n| draft.apply(Change::Arrange.new(placement_id: set.placement(sheet.id, set.named(name).first.id).id, to: { x: n * (140 + gap), y: 0, w: 140, h: 60, by_hand: true })) }
+      Statements::Document.new("an Asset stands at exactly one Site").into(draft, sheet_id: sheet.id)
+      Drawing::Arranger.new(draft, sheet.id).follow
+      line = draft.of_kind("relationship").first
+      assert draft.placement(sheet.id, line.id).route["labels"].key?("middle"), "#{gap} px apart"
+    end
+  end
+
   def test_the_sample
     sample = File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__))
     set = model(sample, tidy: true)

@@ -4,6 +4,9 @@ module Basalt
   module Drawing
     # What stands where on a sheet: things, segments of lines and labels, found by place.
     class Ground
+      # So far words may reach over an edge where nothing else is free, px.
+      TIGHT = 12
+
       def initialize(set, sheet_id)
         @sheet_id = sheet_id
         @things = Layout::Index.new
@@ -119,7 +122,15 @@ module Basalt
 
           best, least = place, met if least.nil? || met < least
         end
-        best || last || (label.figure && Layout::Polyline.middle(points))
+        best || last || tight(label, points) || (label.figure && Layout::Polyline.middle(points))
+      end
+
+      # Where there is too little room, a few px over an edge are better than no words at all; clear of the signs at its ends.
+      def tight(label, points)
+        Layout::LabelPlaces.aside(points, label.width, label.height).find do |place|
+          box = Layout::Box.at(*place, label.width, label.height)
+          labels.free?(box) && things.free?(box.grow(-TIGHT, -1))
+        end
       end
 
       def candidates(label, points, ends, alone)

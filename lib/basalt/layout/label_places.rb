@@ -41,6 +41,14 @@ module Basalt
         on_segments(points).flat_map { |x, y| [[x + (w / 2.0) + 4, y], [x, y - h + 4], [x - (w / 2.0) - 4, y], [x, y + h - 4]] }
       end
 
+      # Clear of the line: above or beneath what is level, at either side of what is upright.
+      def aside(points, w, h)
+        points.each_cons(2).sort_by { |one, other| -span(one, other) }.flat_map do |one, other|
+          x, y = (one[0] + other[0]) / 2.0, (one[1] + other[1]) / 2.0
+          one[1] == other[1] ? [[x, y - h - 3], [x, y + h + 3]] : [[x + (w / 2.0) + 8, y], [x - (w / 2.0) - 8, y]]
+        end
+      end
+
       def span(one, other) = (one[0] - other[0]).abs + (one[1] - other[1]).abs
 
       # @return [Array(Numeric, Numeric)] the point so far along the line
