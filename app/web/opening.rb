@@ -37,7 +37,7 @@ module Web
     #
     # @return [Basalt::Model::Element]
     def element(desk, value)
-      desk.set.element(id(value)) or raise request.get? ? ActiveRecord::RecordNotFound : Basalt::Change::Conflict, "It is no longer there"
+      desk.set.element(id(value)) or raise request.post? ? Basalt::Change::Conflict : ActiveRecord::RecordNotFound, "It is no longer there"
     end
 
     # What went wrong after something was kept is no reason to say that nothing was.

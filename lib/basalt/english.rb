@@ -14,7 +14,8 @@ module Basalt
       rules.singular(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)ves\z/i, '\1f')
       rules.singular(/\b(kni|wi|li|midwi|housewi)ves\z/i, '\1fe')
       rules.singular(/(house|base|case|phase|lease|clause|cause|course|purchase|response|licence|expense)s\z/i, '\1')
-      { "safe" => "safes", "gas" => "gases", "schema" => "schemas", "phenomenon" => "phenomena", "criterion" => "criteria", "virus" => "viruses", "lens" => "lenses", "man" => "men", "woman" => "women", "child" => "children", "tooth" => "teeth", "foot" => "feet", "person" => "people" }.each { |one, many|
+      { "safe" => "safes", "gas" => "gases", "schema" => "schemas", "phenomenon" => "phenomena", "criterion" => "criteria", "virus" => "viruses", "lens" => "lenses", "man" => "men",
+        "woman" => "women", "child" => "children", "tooth" => "teeth", "foot" => "feet", "person" => "people" }.each { |one, many|
         rules.irregular(one, many)
       }
     end

@@ -12,8 +12,9 @@ class NewUserTest < Minitest::Test
   SUBNETS = { "Office" => "10.1.0.0/24", "Plant" => "10.2.0.0/24", "Lab" => "10.3.0.0/24" }.freeze
   HOSTS = SUBNETS.keys.to_h { |name| [name, Array.new(7) { |n| "#{name.downcase}-#{n + 1}" }] }.freeze
   LINKS = [%w[edge-1 core-1], %w[edge-2 core-1], %w[core-1 acc-1], %w[core-1 acc-2]].freeze
-  ENTITIES = { "Crew" => ["code key", "name required"], "Shift" => ["starts at key"], "Technician" => ["staff number key", "name"], "Skill" => ["title key"], "Site" => ["code key", "town"],
-               "Asset" => ["tag key", "installed on"], "Job" => ["number key", "raised at"], "Part" => ["code key", "price"], "Reading" => ["taken at key", "value"], "Alarm" => ["raised at key"] }.freeze
+  ENTITIES = { "Crew" => ["code key", "name required"], "Shift" => ["starts at key"], "Technician" => ["staff number key", "name"],
+               "Skill" => ["title key"], "Site" => ["code key", "town"], "Asset" => ["tag key", "installed on"],
+               "Job" => ["number key", "raised at"], "Part" => ["code key", "price"], "Reading" => ["taken at key", "value"], "Alarm" => ["raised at key"] }.freeze
   RELATIONS = [["Crew", "works", "Shift"], ["Technician", "belongs to", "Crew"], ["Technician", "holds", "Skill"], ["Asset", "stands at", "Site"], ["Crew", "does", "Job"],
                ["Job", "concerns", "Asset"], ["Job", "uses", "Part"], ["Asset", "gives", "Reading"], ["Reading", "raises", "Alarm"]].freeze
 
@@ -63,7 +64,7 @@ class NewUserTest < Minitest::Test
     sheet = made.sheet_list.first
     boxes = made.things_on(sheet.id).to_h { |thing| [thing.id, made.placement(sheet.id, thing.id).box] }
     shown = page.evaluate_script("Object.fromEntries([...document.querySelectorAll('#layer-things > g')].map((g) => [g.dataset.element, g.dataset.box]))")
-    assert_equal boxes.transform_values { |box| [box.x, box.y, box.w, box.h].map(&:to_f) }, shown.transform_values { |text| text.split.map(&:to_f) }
+    assert_equal(boxes.transform_values { |box| [box.x, box.y, box.w, box.h].map(&:to_f) }, shown.transform_values { |text| text.split.map(&:to_f) })
     covered = made.things_on(sheet.id).flat_map { |thing| sheet.writing.obstacles(made, thing, made.placement(sheet.id, thing.id)) }
     covered.combination(2) { |one, other| refute one.overlap?(other) }
   end
@@ -80,7 +81,13 @@ class NewUserTest < Minitest::Test
     assert_drawn
     press(:escape)
     page.send_keys("f")
-    assert_equal 29, page.evaluate_script("[...document.querySelectorAll('#layer-things > g')].filter(g => { const r = g.getBoundingClientRect(), v = document.getElementById('viewport').getBoundingClientRect(); return r.left >= v.left && r.right <= v.right && r.top >= v.top && r.bottom <= v.bottom; }).length")
+    assert_equal 29, page.evaluate_script(<<~JS)
+      (() => {
+        const view = document.getElementById("viewport").getBoundingClientRect();
+        const seen = (at) => at.left >= view.left && at.right <= view.right && at.top >= view.top && at.bottom <= view.bottom;
+        return [...document.querySelectorAll("#layer-things > g")].filter((group) => seen(group.getBoundingClientRect())).length;
+      })()
+    JS
   end
 
   def test_a_network_with_the_pointer

@@ -60,6 +60,7 @@ class OutboxTest < Minitest::Test
     assert_css "#refused .refusal", text: "there is a router called “r1” already"
     assert_css "#refused .refusal", count: 1
   end
+
   def test_a_refusal_and_the_choices_stand_under_each_other
     expect_refusals
     press("/")
@@ -71,6 +72,7 @@ class OutboxTest < Minitest::Test
     within("#refused") { click_button "Drop" }
     assert_no_css "#refused"
   end
+
   def test_phrases_of_a_source_are_marked_once_though_the_server_is_away
     begin_source
     SERVED.restart(2)
@@ -79,7 +81,7 @@ class OutboxTest < Minitest::Test
     click_button "Mark it"
     assert_css "#waiting", text: "for the server"
     settled
-    assert_equal ["leak"], model_of(@project).of_kind("phrase").map { |phrase| phrase["quote"] }
+    assert_equal(["leak"], model_of(@project).of_kind("phrase").map { |phrase| phrase["quote"] })
     assert_css "mark", text: "leak"
     SERVED.trouble(:loses)
     click_button "Strike the mark at leak"
@@ -100,7 +102,12 @@ class OutboxTest < Minitest::Test
   def test_a_form_that_leads_on_is_sent_once
     visit "/projects/#{@project.id}"
     before = Store::JournalEntry.where(project_id: @project.id).count
-    page.execute_script("const form = document.querySelector('form[action$=\"/sheets\"]'); form.elements.name.value = 'Another'; const button = form.querySelector('button'); button.click(); button.click();")
+    page.execute_script(<<~JS)
+      const form = document.querySelector("form[action$='/sheets']");
+      form.elements.name.value = "Another";
+      form.querySelector("button").click();
+      form.querySelector("button").click();
+    JS
     assert_css ".where", text: "Another"
     assert_equal before + 1, Store::JournalEntry.where(project_id: @project.id).count
   end

@@ -108,7 +108,8 @@ class ScriptsTest < Minitest::Test
     random = Random.new(3)
     routes = Array.new(150) { route(random) }
     moves = routes.map { [random.rand(-80..80), random.rand(-80..80)] }
-    moved = run_script("const { dragStart, dragEnd } = await load('geometry'); return given[0].map((points, n) => [dragStart(points, ...given[1][n]), dragEnd(points, ...given[1][n])]);", routes, moves)
+    script = "const { dragStart, dragEnd } = await load('geometry'); return given[0].map((points, n) => [dragStart(points, ...given[1][n]), dragEnd(points, ...given[1][n])]);"
+    moved = run_script(script, routes, moves)
     simple = ->(points) { Basalt::Layout::Polyline.simplify(points.map { |point| point.map(&:round) }) }
     routes.zip(moves, moved).each do |points, by, (start, finish)|
       [start, finish].each { |line| line.each_cons(2) { |one, other| assert one[0] == other[0] || one[1] == other[1], line.inspect } }
@@ -143,7 +144,10 @@ class ScriptsTest < Minitest::Test
   def nearest(boxes, key)
     from, *others = boxes
     dx, dy = { "ArrowLeft" => [-1, 0], "ArrowRight" => [1, 0], "ArrowUp" => [0, -1], "ArrowDown" => [0, 1] }.fetch(key)
-    ahead = others.map { |box| [box, ((box[:cx] - from[:cx]) * dx) + ((box[:cy] - from[:cy]) * dy), (((box[:cx] - from[:cx]) * dy).abs + ((box[:cy] - from[:cy]) * dx).abs)] }.select { |_, along, _| along > 1 }
+    ahead = others.map { |box|
+      across, down = box[:cx] - from[:cx], box[:cy] - from[:cy]
+      [box, (across * dx) + (down * dy), (across * dy).abs + (down * dx).abs]
+    }.select { |_, along, _| along > 1 }
     ahead.min_by { |_, along, aside| along + (2 * aside) }&.first&.fetch(:id)
   end
 
@@ -173,7 +177,7 @@ class ScriptsTest < Minitest::Test
       others = one["boxes"].drop(1).map { |box| Basalt::Layout::Box.new(x: box[0], y: box[1], w: box[2], h: box[3]) }
       next assert_equal 0, one["drawn"] if shift == [0, 0] && one["drawn"].zero?
 
-      in_line = others.any? { |box| [[box.x, stands.x], [box.right, stands.right], [box.cx, stands.cx], [box.y, stands.y], [box.bottom, stands.bottom], [box.cy, stands.cy]].any? { |a, b| (a - b).abs < 0.01 } }
+      in_line = others.any? { |box| %i[x right cx y bottom cy].any? { |side| (box.public_send(side) - stands.public_send(side)).abs < 0.01 } }
       assert in_line || even_gaps?(stands, others), one.inspect
     end
   end

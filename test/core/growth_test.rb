@@ -101,7 +101,7 @@ class GrowthTest < Minitest::Test
   end
 
   def test_what_nothing_joins_waits_apart_until_it_is_joined
-    lines = ["router r", "subnet S 10.1.0.0/24", "r on S at .1", *Array.new(5) { |n| "server s#{n}" }]
+    lines = ["router r", "subnet S 10.1.0.0/24", "r on S at .1"] + Array.new(5) { |n| "server s#{n}" }
     set = typed(lines)
     sheet = set.sheet_list.first
     5.times do |n|

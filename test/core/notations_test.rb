@@ -12,7 +12,8 @@ class NotationsTest < Minitest::Test
   SAMPLE = File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__))
   NASTY = "<b onload=\"x()\">&amp; 'quoted' ]]> 部品 \u202E".freeze
 
-  TEXTS = [["sample", SAMPLE], *Array.new(3) { |seed| ["entities #{seed}", GeneratedEntities.new(seed).text] }, *Array.new(2) { |seed| ["network #{seed}", GeneratedNetwork.new(seed, subnets: 3, things: 5).text] }].freeze
+  TEXTS = ([["sample", SAMPLE]] + Array.new(3) { |seed| ["entities #{seed}", GeneratedEntities.new(seed).text] } +
+           Array.new(2) { |seed| ["network #{seed}", GeneratedNetwork.new(seed, subnets: 3, things: 5).text] }).freeze
 
   WAYS = {}
   # Sheets of the sample and generated ones, in each way; laid out once for all tests, which only look at them.
@@ -84,7 +85,8 @@ class NotationsTest < Minitest::Test
   def test_what_people_write_is_text_wherever_it_is_drawn
     kinds = { "logical network" => "server", "entities" => "entity", "tables" => "table", "context" => "process", "data flow" => "store", "requirements" => "requirement" }
     kinds.each do |notation, noun|
-      set = model("sheet A: #{notation}\n#{noun} #{Statements::Quoting.quote(NASTY)}\ncaption C says #{Statements::Quoting.quote(NASTY)}\ndivide D before #{Statements::Quoting.quote(NASTY)}, beyond #{Statements::Quoting.quote(NASTY)}", tidy: true)
+      nasty = Statements::Quoting.quote(NASTY)
+      set = model("sheet A: #{notation}\n#{noun} #{nasty}\ncaption C says #{nasty}\ndivide D before #{nasty}, beyond #{nasty}", tidy: true)
       scene = Drawing::Scene.new(set, set.sheet_list.first.id)
       document = Nokogiri::XML(Drawing::SVG.document(scene, description: NASTY), &:strict)
       assert_empty document.xpath("//@onload | //*[local-name()='b']"), notation
@@ -161,7 +163,7 @@ class NotationsTest < Minitest::Test
     assert_equal({ "a" => ["/images/i1"], "b" => ["/images/i1"], "c" => ["/images/i2"] }, images)
     scene = Drawing::Scene.new(set, sheet_id, images: ->(id) { "/images/#{id}" })
     assert_equal 1, Drawing::SVG.document(scene, description: "").scan(%r{href="/images/i1"}).length
-    assert_empty Drawing::Scene.new(set, sheet_id).items.flat_map(&:shapes).select { |shape| shape[0] == :image }
+    assert_empty(Drawing::Scene.new(set, sheet_id).items.flat_map(&:shapes).select { |shape| shape[0] == :image })
   end
 
   def test_a_caption_is_as_wide_as_it_is_given_and_holds_all_its_words

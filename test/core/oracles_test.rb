@@ -62,7 +62,7 @@ class OraclesTest < Minitest::Test
       read = Formats::CSV.new(written)
       assert_equal %w[a b c d], read.headings
       plain = ->(cell) { Formats::CSV.meant(Formats::CSV.harmless(cell).strip) }
-      assert_equal rows.map { |row| row.map(&plain) }, read.rows.map { |row| row.cells.map { |cell| Formats::CSV.meant(cell) } }
+      assert_equal(rows.map { |row| row.map(&plain) }, read.rows.map { |row| row.cells.map { |cell| Formats::CSV.meant(cell) } })
     end
   end
 
@@ -208,11 +208,12 @@ class OraclesTest < Minitest::Test
     nouns = %w[crew asset work\ order inspection valve box bus city day address reading technician branch company shelf knife house status analysis person child
                curve reserve drive wave move roof belief chief leaf safe base database case phase lease response licence schema gas half wolf series news]
     nouns.each { |noun| assert_equal noun, English.singular(English.plural(noun)), noun }
-    { "asset" => "an", "hour" => "an", "user" => "a", "crew" => "a", "unit" => "a", "order" => "an", "SQL script" => "an", "MQTT topic" => "an", "URL" => "a", "UPS" => "a", "ID" => "an", "LAN" => "a", "Sms" => "a", "one-way valve" => "a", "European" => "a" }.each do |noun, article|
+    { "asset" => "an", "hour" => "an", "user" => "a", "crew" => "a", "unit" => "a", "order" => "an", "SQL script" => "an", "MQTT topic" => "an", "URL" => "a", "UPS" => "a", "ID" => "an",
+      "LAN" => "a", "Sms" => "a", "one-way valve" => "a", "European" => "a" }.each do |noun, article|
       assert_equal article, English.article(noun), noun
     end
-    assert_equal ["1 sheet", "2 sheets", "0 sheets"], [1, 2, 0].map { |count| English.count(count, "sheet") }
-    assert_equal ["a", "a and b", "a, b and c"], [%w[a], %w[a b], %w[a b c]].map { |list| English.list(list) }
+    assert_equal(["1 sheet", "2 sheets", "0 sheets"], [1, 2, 0].map { |count| English.count(count, "sheet") })
+    assert_equal(["a", "a and b", "a, b and c"], [%w[a], %w[a b], %w[a b c]].map { |list| English.list(list) })
   end
 
   # --- names

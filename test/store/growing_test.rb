@@ -14,9 +14,12 @@ class GrowingTest < Minitest::Test
   NETWORK = ["subnet Office 10.1.0.0/24", "subnet Plant 10.2.0.0/24", "router edge-1", "switch core-1", "edge-1 on Office at .1, gateway", "edge-1 on Plant at .1, gateway",
              *(1..6).flat_map { |n| ["workstation desk-#{n}", "desk-#{n} on Office at .#{10 + n}", "controller plc-#{n} on Plant at .#{20 + n}"] }, "core-1 to edge-1",
              *(1..3).map { |n| "switch acc-#{n} to core-1" }, "take desk-2 off", "remove plc-3", "rename core-1 to core-9", "server late on Plant"].freeze
-  FLOWS = ["process Register", "process Assess", "store Job book", "outsider Caller", "Caller gives report to Register", "Register gives known leak notice to Caller", "Register gives job to Job book",
-           "Job book gives open jobs to Register", "Register gives open report to Assess", "Assess gives answer to Caller", "Assess gives order to Job book", "rename Assess to Assess leak", "remove Job book"].freeze
-  TABLES = ["table crews", "table jobs", "table skills", "table crew_skills", "crews has crew_id bigint key, code text required", "jobs has job_id bigint key, crew_id bigint required references crews",
+  FLOWS = ["process Register", "process Assess", "store Job book", "outsider Caller",
+           "Caller gives report to Register", "Register gives known leak notice to Caller", "Register gives job to Job book",
+           "Job book gives open jobs to Register", "Register gives open report to Assess", "Assess gives answer to Caller", "Assess gives order to Job book",
+           "rename Assess to Assess leak", "remove Job book"].freeze
+  TABLES = ["table crews", "table jobs", "table skills", "table crew_skills", "crews has crew_id bigint key, code text required",
+            "jobs has job_id bigint key, crew_id bigint required references crews",
             "skills has skill_id bigint key", "crew_skills has crew_id bigint key references crews, skill_id bigint key references skills", "remove jobs"].freeze
 
   def desk = Store::Desk.for(@project.id)

@@ -7,12 +7,13 @@ module Basalt
       # Of the radius, to both sides of the middle.
       PLACES = [0, 0.3, -0.3, 0.6, -0.6].freeze
 
+      # Of the radius, across and down: boxes with their corners on the circle.
+      COVER = [[0.957, 0.29], [0.8, 0.59], [0.59, 0.8], [0.29, 0.957]].freeze
+
       # Boxes within the circle that cover it and leave free wherever a line may end at it.
       #
       # @return [Array<Box>]
-      def self.cover(box)
-        [[0.957, 0.29], [0.8, 0.59], [0.59, 0.8], [0.29, 0.957]].map { |across, down| Box.new(x: box.cx - (box.w / 2.0 * across), y: box.cy - (box.h / 2.0 * down), w: box.w * across, h: box.h * down) }
-      end
+      def self.cover(box) = COVER.map { |across, down| Box.at(box.cx, box.cy, box.w * across, box.h * down) }
 
       # The point of the circle that a line meets which comes upright or level to the box around it.
       #

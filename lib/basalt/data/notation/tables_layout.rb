@@ -29,7 +29,8 @@ module Basalt
           tables = part.to_h { |table| [table.id, table] }
           lines_of(part).reject { |line| line.targets("from") == line.targets("to") }.map do |line|
             from, to = tables.values_at(line.target("from"), line.target("to"))
-            Layout::Edge.new(id: line.id, from: from.id, to: to.id, from_room: STRIP, to_room: STRIP, from_port: @notation.port(@set, from, line, "column"), to_port: @notation.port(@set, to, line, "key"))
+            Layout::Edge.new(id: line.id, from: from.id, to: to.id, from_room: STRIP, to_room: STRIP, from_port: @notation.port(@set, from, line, "column"),
+                             to_port: @notation.port(@set, to, line, "key"))
           end
         end
 
