@@ -32,9 +32,11 @@ module Web
        *selection_part(desk, current), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
     end
 
-    # An act that was done and is asked for again is told again: the whole sheet as it stands now, and
+    # An act that was done and is asked for again is told again: the whole sheet, or source, as it stands now, and
     # what the first answer told besides.
     def answer_again(desk, entry)
+      return after_marking(desk) if params[:source_id] && htmx?
+
       sheet = params[:sheet_id] && desk.set.sheets[params[:sheet_id]]
       return redirect(project_path(desk.project_id)) unless sheet
 

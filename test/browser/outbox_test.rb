@@ -77,6 +77,7 @@ class OutboxTest < Minitest::Test
     begin_source
     SERVED.restart(2)
     fill_in "Phrase", with: "leak"
+    fill_in "Number", with: "R1"
     page.execute_script("document.getElementById('mark-at').value = 2")
     click_button "Mark it"
     assert_css "#waiting", text: "for the server"

@@ -38,7 +38,7 @@ export class Act {
     event.preventDefault();
     const entries = [...ctx.request.body].filter(([name]) => name !== "token");
     const source = ctx.sourceElement;
-    const label = source.closest("form")?.id || source.getAttribute("aria-label") || source.labels?.[0]?.textContent || source.textContent.trim().replace(/\s+/g, " ").slice(0, 60) || ctx.request.action.split("/").pop();
+    const label = source.closest("form")?.getAttribute("aria-label") || source.closest("form")?.id || source.getAttribute("aria-label") || source.labels?.[0]?.textContent || source.textContent.trim().replace(/\s+/g, " ").slice(0, 60) || ctx.request.action.split("/").pop();
     const origin = source.id && "value" in source && source.tagName !== "BUTTON" ? { field: source.id, value: source.value, path: ctx.request.action } : null;
     const files = entries.some(([, value]) => value instanceof File) ? ctx.request.body : undefined;
     this.outbox.add({ path: ctx.request.action, entries: files ? [] : entries, files, label, origin });
