@@ -69,7 +69,7 @@ class ChangesTest < Minitest::Test
   end
 
   def test_following_moves_nothing_else
-    set = model(GeneratedNetwork.new(5, subnets: 4, things: 8).text, tidy: true)
+    set = model(GeneratedNetwork.new(5, subnets: 4, things: 8).text, tidy: :by_hand)
     sheet = set.sheet_list.first
     before = set.placements_on(sheet.id).select(&:x).to_h { |p| [p.element_id, [p.x, p.y]] }
     draft = say(set, "Net", "server fresh", "fresh on net-1 at .99", "fresh on net-3 at .99")

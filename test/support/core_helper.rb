@@ -18,11 +18,12 @@ module CoreHelper
     -> { (number += 1).to_s }
   end
 
+  # @param tidy [Boolean, Symbol] whether it is laid out; +:by_hand+ as when a person asked for it
   # @return [Basalt::Model::WorkingSet] what the statements make
   def model(text, tidy: false)
     draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: counter)
     Basalt::Statements::Document.new(text).into(draft)
-    draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy } if tidy
+    draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: tidy == :by_hand) } if tidy
     Basalt::Model::WorkingSet.new.advance(draft.effect)
   end
 

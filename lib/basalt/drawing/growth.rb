@@ -13,13 +13,17 @@ module Basalt
       PORTION = 6
       # How many times worse in any respect it may be before things move; and beyond that, so that a
       # small sheet does not move for a single crossing or bend.
-      WORSE = 1.2
+      WORSE = 1.15
+      # How much worse than it would have been when that was last tried, so that it is tried again.
+      WORTH = 1.08
       SLACK = { crossings: 0, bends: 2, paper: 0, area: 0 }.freeze
       # How much of the paper things cover where they stand close together.
       FULL = 0.25
 
       # @param draft [Change::Draft]
-      def initialize(draft, sheet_id)
+      # @param ground [Ground] keeps from act to act how good it would have been
+      def initialize(draft, sheet_id, ground)
+        @ground = ground
         @draft = draft
         @sheet_id = sheet_id
         @writing = draft.sheets[sheet_id].writing
@@ -31,11 +35,12 @@ module Basalt
 
         standing = quality(@draft)
         mingled = mingled?(@draft)
-        return false if good?(standing) && !mingled
+        return false unless mingled || (!good?(standing) && worth?(standing))
 
         trial = Change::Draft.new(@draft)
         Arranger.new(trial, @sheet_id).tidy(quick: true)
-        return false unless worse?(standing, quality(trial)) || (mingled && !mingled?(trial))
+        @ground.best = quality(trial)
+        return false unless worse?(standing, @ground.best, WORSE) || (mingled && !mingled?(trial))
 
         @draft.absorb(trial)
         true
@@ -77,8 +82,10 @@ module Basalt
         standing.crossings.zero? && things > standing.paper * FULL && standing.bends <= 1.5 * @writing.lines_on(@draft, @sheet_id).length
       end
 
-      def worse?(standing, trial)
-        SLACK.any? { |respect, slack| standing.public_send(respect) > (trial.public_send(respect) * WORSE) + slack }
+      def worth?(standing) = @ground.best.nil? || worse?(standing, @ground.best, WORTH)
+
+      def worse?(standing, other, times)
+        SLACK.any? { |respect, slack| standing.public_send(respect) > (other.public_send(respect) * times) + slack }
       end
     end
   end

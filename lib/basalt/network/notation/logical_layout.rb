@@ -19,6 +19,10 @@ module Basalt
 
         # @param things [Array<Model::Element>]
         # @param lines [Array<Model::Element>] among them
+        # How wide a level may be, as shares of all things side by side: what is tried on sheets of so many things.
+        SHARES = [0.2, 0.32].freeze
+        MOST_TRIED = 70
+
         # @param sizes [Hash{String => Array(Numeric, Numeric)}] of those whose size is given
         def initialize(notation, set, things, lines, sizes = {})
           @notation = notation
@@ -36,13 +40,26 @@ module Basalt
           inner = @things.reject { |thing| host?(thing) }
           joined, loose = inner.partition { |thing| @lines_of[thing.id].any? || @hosts.key?(thing.id) }
           @levels = Tiers.new(@set, joined, @lines.reject { |line| hanging?(line) }).levels
-          @plan = Layout::Layered.call(joined.map { |thing| node(thing) }, edges)
+          @plan = plan(joined.map { |thing| node(thing) })
           laid = joined.each_with_object({}) { |thing, found| put(thing, found) }
           routes(laid)
           loose(loose, laid)
         end
 
         private
+
+        # Of several widths that which fits the paper best with the fewest crossings and bends.
+        def plan(nodes)
+          all = nodes.sum { |node| node.w + Layout::Layered::GAP }
+          shares = nodes.length.between?(8, MOST_TRIED) ? SHARES : []
+          found = [nil, *shares.map { |share| all * share }].map { |widest| Layout::Layered.call(nodes, edges, widest:) }
+          found.one? ? found.first : found.min_by { |plan| cost(plan, nodes) }
+        end
+
+        def cost(plan, nodes)
+          boxes = nodes.to_h { |node| plan.corners.fetch(node.id).then { |x, y| [node.id, Layout::Box.new(x:, y:, w: node.w, h: node.h)] } }
+          Layout::Quality.new(boxes, edges.filter_map { |edge| plan.routes[edge.id]&.then { |points| [edge.from, edge.to, points] } }).cost
+        end
 
         def host?(thing)
           lines = @lines_of[thing.id]
