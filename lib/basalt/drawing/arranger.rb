@@ -77,7 +77,7 @@ module Basalt
         lines = disturbed
         @ways.reroute(lines)
         @ways.clear_labels(lines)
-        @board.renew if grow && Growth.new(draft, sheet_id, ground).settle
+        @board.renew if grow && Growth.new(draft, sheet_id).settle
         draft
       end
 

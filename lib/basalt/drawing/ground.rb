@@ -20,9 +20,6 @@ module Basalt
       # +areas+ are the boundaries, +bars+ what lines may cross and things not stand on; +reach+ is how far things have ever reached here: left, top, right, bottom.
       attr_reader :sheet_id, :things, :lines, :labels, :areas, :bars, :reach
 
-      # @return [Layout::Quality, nil] of the sheet laid out afresh, when that was last tried (see Growth)
-      attr_accessor :best
-
       def add(set, placement)
         element = set.element(placement.element_id) or return
         element.relation? ? add_line(set, element, placement) : add_thing(set, element, placement)

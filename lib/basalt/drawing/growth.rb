@@ -8,22 +8,18 @@ module Basalt
     class Growth
       # Of larger sheets the arrangement is left to people: it would take longer than they wait.
       MOST = 240
-      # Up to this many things every act is looked at; of larger sheets those that bring it on by a sixth.
-      ALWAYS = 60
-      PORTION = 6
+      # Up to this many things every act is looked at; of larger sheets those that bring it on by a quarter.
+      ALWAYS = 50
+      PORTION = 4
       # How many times worse in any respect it may be before things move; and beyond that, so that a
       # small sheet does not move for a single crossing or bend.
       WORSE = 1.15
-      # How much worse than it would have been when that was last tried, so that it is tried again.
-      WORTH = 1.08
       SLACK = { crossings: 0, bends: 2, paper: 0, area: 0 }.freeze
       # How much of the paper things cover where they stand close together.
       FULL = 0.25
 
       # @param draft [Change::Draft]
-      # @param ground [Ground] keeps from act to act how good it would have been
-      def initialize(draft, sheet_id, ground)
-        @ground = ground
+      def initialize(draft, sheet_id)
         @draft = draft
         @sheet_id = sheet_id
         @writing = draft.sheets[sheet_id].writing
@@ -35,12 +31,11 @@ module Basalt
 
         standing = quality(@draft)
         mingled = mingled?(@draft)
-        return false unless mingled || (!good?(standing) && worth?(standing))
+        return false unless mingled || !good?(standing)
 
         trial = Change::Draft.new(@draft)
         Arranger.new(trial, @sheet_id).tidy(quick: true)
-        @ground.best = quality(trial)
-        return false unless worse?(standing, @ground.best, WORSE) || (mingled && !mingled?(trial))
+        return false unless worse?(standing, quality(trial)) || (mingled && !mingled?(trial))
 
         @draft.absorb(trial)
         true
@@ -82,10 +77,8 @@ module Basalt
         standing.crossings.zero? && things > standing.paper * FULL && standing.bends <= 1.5 * @writing.lines_on(@draft, @sheet_id).length
       end
 
-      def worth?(standing) = @ground.best.nil? || worse?(standing, @ground.best, WORTH)
-
-      def worse?(standing, other, times)
-        SLACK.any? { |respect, slack| standing.public_send(respect) > (other.public_send(respect) * times) + slack }
+      def worse?(standing, trial)
+        SLACK.any? { |respect, slack| standing.public_send(respect) > (trial.public_send(respect) * WORSE) + slack }
       end
     end
   end

@@ -166,9 +166,16 @@ module Basalt
         before && before.poles != line.poles
       end
 
+      # What it joins stands elsewhere; a bus that became longer still has the line where it ends.
       def moved?(line)
         @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.element_id }
-        line.poles.any? { |id| @moved.include?(nesting.stand_in(id)) }
+        ends = placement(line.id).route["points"].values_at(0, -1)
+        line.poles.zip(ends).any? { |id, point| @moved.include?(nesting.stand_in(id)) && !still_ends?(line, nesting.stand_in(id), point) }
+      end
+
+      def still_ends?(line, id, point)
+        terminal = writing.terminal(draft, draft.element(id), placement(id), line)
+        terminal.respond_to?(:at?) && terminal.at?(point)
       end
 
       def relabel(line)

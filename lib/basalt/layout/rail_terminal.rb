@@ -16,6 +16,9 @@ module Basalt
 
       def middle = [(@rails.first[0] + @rails.first[1]) / 2.0, @rails.first[2]]
 
+      # @return [Boolean] whether a line that ends there still ends at a rail
+      def at?((x, y)) = @rails.any? { |left, right, rail| rail == y && x.between?(left + 6, right - 6) }
+
       # Those near a point, and others all along the rails.
       def all_doors(toward)
         far = @rails.flat_map { |left, right, y| (left + 6).step([right - 6, left + 6].max, PITCH).flat_map { |x| [[[x.round, y], [0, -1]], [[x.round, y], [0, 1]]] } }
