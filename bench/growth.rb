@@ -36,7 +36,7 @@ class GrowthBench
     set.advance(Basalt::Change::Draft.new(set).apply(Basalt::Change::AddSheet.new(name:, notation:)).effect)
     sheet = set.sheet_list.first
     times = []
-    @ground = Basalt::Drawing::Ground.new(set, sheet.id)
+    @spatial_index = Basalt::Drawing::SpatialIndex.new(set, sheet.id)
     2.times { lines = lines.reject { |line| take(set, sheet.id, line, times) } }
     typed = quality(set, sheet)
     draft = Basalt::Change::Draft.new(set)
@@ -49,7 +49,7 @@ class GrowthBench
     draft = Basalt::Change::Draft.new(set)
     Basalt::Statements::Document.new(line).into(draft, sheet_id:)
     start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    Basalt::Drawing::Arranger.new(draft, sheet_id, ground: @ground).follow
+    Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: @spatial_index).follow
     times << (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start)
     set.advance(draft.effect)
     true

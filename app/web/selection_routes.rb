@@ -157,7 +157,7 @@ module Web
         # As far to the right or down as it takes to stand free.
         def shift(draft, ids, from, to)
           around = Basalt::Layout::Box.around(ids.filter_map { |id| draft.placement(from.id, id)&.box }) or return [STEP, STEP]
-          ground = Basalt::Drawing::Ground.new(draft, to.id)
+          ground = Basalt::Drawing::SpatialIndex.new(draft, to.id)
           steps = (1..30).flat_map { |n| [[0, n * STEP], [n * STEP, 0]] }
           steps.unshift([0, 0]) unless from.id == to.id
           steps.find { |dx, dy| ground.free?(Basalt::Layout::Box.new(x: around.x + dx, y: around.y + dy, w: around.w, h: around.h)) } || [STEP, STEP]

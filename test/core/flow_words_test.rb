@@ -92,7 +92,7 @@ class FlowWordsTest < Minitest::Test
       next unless sheet.writing.lines.include?("flow") || sheet.notation == "activities"
 
       lines = sheet.writing.lines_on(set, sheet.id)
-      assert_empty Drawing::Ways.new(Drawing::Board.new(Change::Draft.new(set), sheet.id)).crowded(lines), sheet.name
+      assert_empty Drawing::EdgeRouting.new(Drawing::LayoutContext.new(Change::Draft.new(set), sheet.id)).crowded(lines), sheet.name
     end
   end
 end

@@ -13,7 +13,7 @@ class KeptInStepTest < Minitest::Test
       random = Random.new(seed)
       set = model(GeneratedNetwork.new(seed, subnets: 2, things: 6).text, tidy: true)
       sheet = set.sheet_list.first.id
-      contents = Drawing::Contents.new(set, sheet)
+      contents = Drawing::SheetStatistics.new(set, sheet)
       25.times do |step|
         draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
         act(draft, sheet, random, step)
@@ -21,7 +21,7 @@ class KeptInStepTest < Minitest::Test
         affected = Drawing::Affected.by(draft)
         set.advance(draft.effect)
         contents.renew(set, affected)
-        fresh = Drawing::Contents.new(set, sheet)
+        fresh = Drawing::SheetStatistics.new(set, sheet)
         assert_equal [fresh.extent, fresh.counts, fresh.size], [contents.extent, contents.counts, contents.size], "#{seed}, #{step}"
       end
     end

@@ -51,8 +51,8 @@ class ProcessTest < Minitest::Test
       "Clerk buys the goods, giving \"purchase order\" to Supplier\nSupplier sends the goods, giving invoice to Clerk" => %w[
         Customer Supplier
       ],
-      "role Reader\nrole Office\nrole Board\nReader reads the meter, giving reading to Office\nOffice works out the bill, processing, giving bill to Board\nBoard signs, giving bill to Reader" => %w[
-        Reader Board
+      "role Reader\nrole Office\nrole LayoutContext\nReader reads the meter, giving reading to Office\nOffice works out the bill, processing, giving bill to LayoutContext\nBoard signs, giving bill to Reader" => %w[
+        Reader LayoutContext
       ],
       "role Courier\nrole One\nrole Two\nOne writes a letter, processing, giving letter to Courier\nCourier carries the letter, giving letter to Two\nTwo answers it, processing" => ["Courier"],
       "outsider Sensor\nsystem Platform\nrole Operator\nSensor sends a value, giving value to Platform\nPlatform compares it, processing, giving alarm to Operator\n" \

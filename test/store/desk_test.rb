@@ -191,7 +191,7 @@ class DeskTest < Minitest::Test
       ["server x", "x on N at .2", "rename x to y", "remove a", "y is assumed", "subnet Q 10.3.0.0/24"].each do |line|
         desk.act(said: line, by: "test", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new(line).into(draft, sheet_id: sheet.id) }
         assert_equal Basalt::Checks::Runner.new(desk.set).findings.map(&:key), desk.findings.map(&:key), line
-        fresh = Basalt::Drawing::Contents.new(desk.set, sheet.id)
+        fresh = Basalt::Drawing::SheetStatistics.new(desk.set, sheet.id)
         assert_equal fresh.counts, desk.contents(sheet.id).counts, line
         assert_equal fresh.extent, desk.contents(sheet.id).extent, line
       end

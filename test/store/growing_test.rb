@@ -40,7 +40,7 @@ class GrowingTest < Minitest::Test
     desk.open do |open|
       assert_equal rows(fresh), rows(open.set), message
       told = ->(contents) { [contents.extent, contents.counts, contents.size, contents.waiting] }
-      assert_equal told.call(D::Contents.new(fresh, @sheet_id)), told.call(open.contents(@sheet_id)), message
+      assert_equal told.call(D::SheetStatistics.new(fresh, @sheet_id)), told.call(open.contents(@sheet_id)), message
       assert_equal Basalt::Checks::Runner.new(fresh).findings.map(&:key).sort, open.findings.map(&:key).sort, message
     end
     assert_clear(fresh, message)

@@ -69,7 +69,7 @@ module Basalt
         Layout::Quality.new(boxes, lines)
       end
 
-      def mingled?(set) = Contents.new(set, @sheet_id).mingled?
+      def mingled?(set) = SheetStatistics.new(set, @sheet_id).mingled?
 
       # Without crossings and close together it is good enough.
       def good?(standing)

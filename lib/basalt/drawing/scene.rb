@@ -11,7 +11,7 @@ module Basalt
 
       # @param set [Model::WorkingSet, Change::Draft]
       # @param findings [Array<Checks::Finding>] what they are about is marked
-      # @param contents [Contents, nil] of the sheet, where they are known
+      # @param contents [SheetStatistics, nil] of the sheet, where they are known
       # @param images [#call, nil] gives an image's address by its id; without it images are left out
       def initialize(set, sheet_id, findings: [], contents: nil, images: nil)
         @set = set
@@ -68,7 +68,7 @@ module Basalt
 
       # @return [Layout::Box] around all that is drawn, without the frame
       def extent = contents.extent || Layout::Box.new(x: 0, y: 0, w: 720, h: 320)
-      def contents = @contents ||= Contents.new(set, sheet.id)
+      def contents = @contents ||= SheetStatistics.new(set, sheet.id)
 
       # What waits to be joined is told from the rest.
       def waiting

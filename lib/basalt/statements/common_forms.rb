@@ -47,7 +47,7 @@ module Basalt
         Quality.new("sheet", words, take: ->(context, sheet, _) { context.draft.apply(Change::SetView.new(sheet_id: sheet.id, part:, on: true)) },
                                     tell: ->(_teller, sheet) { sheet.view&.fetch(part, nil) ? [[words]] : [] })
       end
-      LAID_OUT = Drawing::Manner::ALL.map do |manner, words|
+      LAID_OUT = Drawing::LayoutStyle::ALL.map do |manner, words|
         Quality.new("sheet", "laid out #{words}", take: ->(context, sheet, _) { context.draft.apply(Change::SetManner.new(sheet_id: sheet.id, manner:)) },
                                                   tell: ->(_teller, sheet) { sheet.manner == manner ? [["laid out #{words}"]] : [] })
       end

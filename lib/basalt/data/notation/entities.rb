@@ -72,7 +72,7 @@ module Basalt
 
         def lanes? = true
 
-        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements
 
         def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).spots
 

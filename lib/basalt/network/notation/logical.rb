@@ -72,7 +72,7 @@ module Basalt
         def marks(_set, element) = Legend.marks(self, element)
 
         def tidy(set, sheet_id, only: nil, **)
-          Drawing::Nested.new(self, set, sheet_id, only:).placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
+          Drawing::CompoundLayout.new(self, set, sheet_id, only:).placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
         end
 
         def seam(thing) = SEAMS.fetch(thing["role"], :graphite)

@@ -49,7 +49,7 @@ module Basalt
 
         def tidy(set, sheet_id, only: nil, quick: false, crowded: [])
           things, lines = part(set, sheet_id, only)
-          Drawing::Stepped.new(self, set, things, lines.select { |line| Acts.receiver(line) }, quick:, crowded:).placements
+          Drawing::LayeredLayout.new(self, set, things, lines.select { |line| Acts.receiver(line) }, quick:, crowded:).placements
         end
 
         def node(set, thing, level) = Layout::Node.box(thing.id, *size(set, thing), level).with(beside: false)

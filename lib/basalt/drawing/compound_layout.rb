@@ -5,7 +5,7 @@ module Basalt
     # Tidies a sheet with boundaries from the inside out: what is in a boundary is laid out by
     # itself, and the boundary is then one box among its neighbours. Lines that cross a boundary
     # keep their ends near each other; their ways are found when all boxes stand.
-    class Nested
+    class CompoundLayout
       # The layout of one group: boxes and routes by id, and how large it is.
       Block = Value.of(:laid, :w, :h)
 

@@ -6,7 +6,7 @@ module Basalt
     # steps it takes to reach it from one thing, separate parts beside each other, and what is joined to nothing
     # in rows beneath. Where to begin and how wide a level may be is tried out: what fits the paper
     # best with the fewest crossings and bends is taken.
-    class Stepped
+    class LayeredLayout
       SIGNS = 26
       LOOP = 40
       GAP = 70
