@@ -42,7 +42,7 @@ class KeptInStepTest < Minitest::Test
     60.times do |seed|
       random = Random.new(seed)
       values = Array.new(random.rand(1..60)) { random.rand(2).zero? ? random.rand(-500..900) : random.rand(-500.0..900.0).round(1) }
-      ruler = Layout::Ruler.new(values)
+      ruler = Layout::Axis.new(values)
       sorted = values.uniq.sort
       assert_equal sorted, ruler.values
       (sorted + [-600, 1000, *Array.new(20) { random.rand(-600.0..1000.0) }]).each do |bound|
@@ -73,9 +73,9 @@ class KeptInStepTest < Minitest::Test
     [60, 92, 151].each do |side|
       box = Layout::Box.new(x: 10, y: 20, w: side, h: side)
       cover = Layout::CircleTerminal.cover(box)
-      doors = Layout::CircleTerminal.new(box).doors([0, 0])
-      assert_equal 20, doors.uniq.length
-      doors.each do |(x, y), (dx, dy)|
+      attachment_points = Layout::CircleTerminal.new(box).attachment_points([0, 0])
+      assert_equal 20, attachment_points.uniq.length
+      attachment_points.each do |(x, y), (dx, dy)|
         assert_in_delta side / 2.0, Math.hypot(x - box.cx, y - box.cy), 0.01
         way = Layout::Box.along([x, y], [x + (dx * 200), y + (dy * 200)])
         assert(cover.none? { |part| part.overlap?(way) }, "the way out at #{[x, y]} runs through the circle")
