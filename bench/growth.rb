@@ -26,9 +26,9 @@ class GrowthBench
 
   # All that has to be said of a sheet that stands alone; what contains things is said as well.
   def lines_of(set, sheet)
-    teller = Basalt::Statements::Teller.new(set)
+    unparser = Basalt::Statements::Unparser.new(set)
     around = set.things_on(sheet.id).flat_map { |thing| Basalt::Drawing::Nesting.new(set, sheet.id).ancestors(thing.id) }
-    (around.uniq.reject { |id| set.shown?(sheet.id, id) }.flat_map { |id| teller.tell(set.element(id)) } + teller.sheet(sheet.id)).uniq
+    (around.uniq.reject { |id| set.shown?(sheet.id, id) }.flat_map { |id| unparser.tell(set.element(id)) } + unparser.sheet(sheet.id)).uniq
   end
 
   def grow(name, notation, lines)

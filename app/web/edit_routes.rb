@@ -15,7 +15,7 @@ module Web
 
           Acting.say(draft, sheet, params[:statements])
         rescue Basalt::Statements::Misread
-          @groundwork = Basalt::Statements::Groundwork.of(params[:statements].strip, @desk.set, sheet.id)
+          @missing_declarations = Basalt::Statements::MissingDeclarations.of(params[:statements].strip, @desk.set, sheet.id)
           raise
         end
       end

@@ -51,7 +51,7 @@ module Web
     def refuse(message, status_code)
       status status_code
       headers "X-Kept" => "yes" if @asked&.kept
-      return body(part("#answer", view(:refused, message:, lines: @groundwork || []))) if htmx?
+      return body(part("#answer", view(:refused, message:, lines: @missing_declarations || []))) if htmx?
 
       content_type :html
       body erb(:refusal, locals: { message:, status_code: }, layout: :layout)

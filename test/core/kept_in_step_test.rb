@@ -106,7 +106,7 @@ class KeptInStepTest < Minitest::Test
         ["role Desk clerk", "role Site owner"],
       ['"a, b" walks it', activities] => ['role "a, b"'], ["nothing like a name", entities] => [], ["Meter measures", entities] => [],
       ["entity Meter\nx", entities] => [], ["Meter is Meter is", context] => [] }.each do |(text, sheet), wanted|
-      assert_equal wanted.empty? ? [] : [*wanted, text], Statements::Groundwork.of(text, set, sheet), text
+      assert_equal wanted.empty? ? [] : [*wanted, text], Statements::MissingDeclarations.of(text, set, sheet), text
     end
   end
 

@@ -28,7 +28,7 @@ class ArchiveTest < Minitest::Test
 
   def shape(project_id)
     set = model_of(project_id.is_a?(String) ? Store::Project.find(project_id) : project_id)
-    [Basalt::Statements::Teller.new(set).project, set.placements.each.sort_by(&:ordinal).map { |p| p.to_h.except(:id, :sheet_id, :element_id) }, set.waivers.each.map(&:reason)]
+    [Basalt::Statements::Unparser.new(set).project, set.placements.each.sort_by(&:ordinal).map { |p| p.to_h.except(:id, :sheet_id, :element_id) }, set.waivers.each.map(&:reason)]
   end
 
   def test_a_project_comes_back_as_another_that_is_the_same

@@ -16,10 +16,10 @@ module Basalt
           context.set(party.id, "decided", reason)
         end
 
-        def tell(teller, party)
+        def tell(unparser, party)
           return [] unless party["decided"]
 
-          [teller.say(teller.thing(party.id), party["standing"] == Kinds::OUTSIDER ? "is outside because" : "is inside because", party["decided"])]
+          [unparser.say(unparser.thing(party.id), party["standing"] == Kinds::OUTSIDER ? "is outside because" : "is inside because", party["decided"])]
         end
       end
 

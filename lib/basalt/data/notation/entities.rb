@@ -18,7 +18,7 @@ module Basalt
         def band = "Concept"
         def things = %w[entity meeting]
         def parts = %w[attribute]
-        def part_words(teller, part) = Describing.words(teller, part)
+        def part_words(unparser, part) = Describing.words(unparser, part)
         def lines = %w[relationship specialisation participation dependence]
         def examples = ["entity Crew", "Crew has code key, name required", "a Crew leads zero or more Crew; a Crew is led by zero or one Crew"]
         def chips = [%w[entity e], [Kinds::WEAK, "w"], %w[meeting m]]

@@ -7,7 +7,7 @@ module Basalt
     # A reading that somebody edited, taken back as changes: a sentence added is said, one
     # struck is taken back, one altered alters what it told. A sentence that cannot be
     # understood is left out and told with the reason; it blocks none of the others.
-    class Revision
+    class ReadingPatch
       # +index+ counts the lines of the edited text from 0.
       Refused = Value.of(:index, :text, :reason)
       # A line of the reading as it was, one in its place, or one of the two alone.
@@ -28,7 +28,7 @@ module Basalt
 
       # @return [Change::Draft]
       def into(draft)
-        @told = Teller.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
+        @told = Unparser.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
         struck, rest = hunks.partition { |hunk| hunk.text.nil? }
         say_all(draft, rest.sort_by { |hunk| [turn(hunk), hunk.index] })
         struck.each { |hunk| attempt(draft, hunk) { |trial| strike(trial, hunk.old) } }
@@ -159,7 +159,7 @@ module Basalt
 
       # Takes back what the old sentence said, keeping what it is about.
       def withdraw(draft, form, said, id, instead)
-        return form.unsay.call(context(draft), said, instead) if form.unsay
+        return form.retract.call(context(draft), said, instead) if form.retract
 
         element = draft.element(id)
         rename(draft, element, instead) if form.declares
@@ -184,7 +184,7 @@ module Basalt
         before = draft.elements.ceiling
         say(draft, hunk.text)
         made = draft.elements.touched.filter_map { |touched| draft.element(touched) }.any? { |element| element.ordinal > before && element.relation? }
-        draft.apply(Change::Remove.new(id:)) if made && !form.declares && form.unsay.nil? && draft.element(id)&.relation?
+        draft.apply(Change::Remove.new(id:)) if made && !form.declares && form.retract.nil? && draft.element(id)&.relation?
       end
 
       def strike(draft, line)
@@ -192,13 +192,13 @@ module Basalt
         id = @told[line]
         return true unless form && id && draft.element(id) && !still_said?(draft, draft.element(id))
 
-        form.unsay ? form.unsay.call(context(draft), said, nil) : strike_element(draft, draft.element(id))
+        form.retract ? form.retract.call(context(draft), said, nil) : strike_element(draft, draft.element(id))
         true
       end
 
       # Another sentence of the edited text may tell the same by now.
       def still_said?(draft, element)
-        @after.intersect?(Teller.new(draft).tell(element).first(1)) && element.relation?
+        @after.intersect?(Unparser.new(draft).tell(element).first(1)) && element.relation?
       end
 
       # A thing that stands elsewhere too leaves this sheet alone.
