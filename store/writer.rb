@@ -35,7 +35,7 @@ module Store
     def make(deltas)
       rows = deltas.group_by(&:table).transform_values { |list| list.map(&:after) }
       insert("sheets", rows.fetch(:sheets, []).map { |s| s.to_h.slice(:id, *SHEET).merge(project_id: @project_id) })
-      insert("elements", rows.fetch(:elements, []).map { |e| e.to_h.slice(:id, *ELEMENT).merge(project_id: @project_id, facts: e.facts, identity: Basalt::Change::Identity.digest(e)) })
+      insert("elements", rows.fetch(:elements, []).map { |e| e.to_h.slice(:id, *ELEMENT).merge(project_id: @project_id, facts: e.facts, identity: Basalt::Change::Uniqueness.digest(e)) })
       insert("ends", rows.fetch(:elements, []).flat_map { |e| ends(e) })
       insert("waivers", rows.fetch(:waivers, []).map { |w| w.to_h.merge(project_id: @project_id) })
       insert("placements", rows.fetch(:placements, []).map { |p| p.to_h.merge(project_id: @project_id) })
@@ -111,7 +111,7 @@ module Store
     end
 
     def alter_identity(delta)
-      before, after = [delta.before, delta.after].map { |element| Basalt::Change::Identity.digest(element) }
+      before, after = [delta.before, delta.after].map { |element| Basalt::Change::Uniqueness.digest(element) }
       connection.exec_update("UPDATE elements SET identity = $1 WHERE id = $2", "identity", [after, delta.id]) unless before == after
     end
 

@@ -3,7 +3,7 @@
 module Web
   # The common course of an edit, and the changes that forms stand for.
   module Acting
-    NOTHING = Store::Desk::Outcome.new(effect: Basalt::Change::Effect.new(deltas: []), affected: [], said: "", version: 0)
+    NOTHING = Store::ProjectSession::Outcome.new(effect: Basalt::Change::Effect.new(deltas: []), affected: [], said: "", version: 0)
     FAR = 1_000_000
     MANY = 10_000
 

@@ -12,10 +12,10 @@ module Web
       value.to_s.match?(ID) ? value : raise(ActiveRecord::RecordNotFound, "no such id")
     end
 
-    # @yieldparam desk [Store::Desk]
+    # @yieldparam desk [Store::ProjectSession]
     def at_desk
       @asked = Store::Request.new(act_id)
-      Store::Desk.for(id(params[:project_id])).open(request: @asked) do |desk|
+      Store::ProjectSession.for(id(params[:project_id])).open(request: @asked) do |desk|
         @desk = desk
         entry = Store::JournalEntry.asked_for(desk.project_id, act_id)
         entry ? answer_again(desk, entry) : yield(desk)

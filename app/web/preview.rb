@@ -41,7 +41,7 @@ module Web
     def ghost
       return [] unless %i[fits warns].include?(hint.first) && @draft
 
-      @desk.foresee(@draft, @sheet.id)
+      @desk.preview(@draft, @sheet.id)
     rescue Basalt::Mistake
       []
     end

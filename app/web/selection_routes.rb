@@ -59,7 +59,7 @@ module Web
           @ids = (params[:all] ? quiet_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
           raise Basalt::Mistake, "Select the lines whose labels are meant" if @ids.empty?
 
-          @ids.each { |id| draft.apply(Basalt::Change::Quiet.new(sheet_id: sheet.id, element_id: id, on:)) }
+          @ids.each { |id| draft.apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: id, on:)) }
         end
       end
     end

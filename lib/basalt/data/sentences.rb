@@ -19,9 +19,9 @@ module Basalt
         Statements::Form.new("<general:subject> is any of <kinds:kinds> [, <complete:complete>]", retract: ->(context, said, _) { Specialising.retract(context, said) }) do |context, said|
           Specialising.all(context, said, "overlapping")
         end,
-        Statements::Form.new("<entities:entities(entity)> meet in <meeting:name>") { |context, said| Meeting.join(context, said) },
+        Statements::Form.new("<entities:entities(entity)> meet in <meeting:name>") { |context, said| NaryRelationship.join(context, said) },
         Statements::Form.new("in <meeting:thing(meeting)> the others meet <cardinality:cardinality> <entity:#{ENTITY}> [as <role:word>]",
-                             retract: ->(context, said, _) { Meeting.decide(context, said.merge(cardinality: nil, role: nil)) }) { |context, said| Meeting.decide(context, said) },
+                             retract: ->(context, said, _) { NaryRelationship.decide(context, said.merge(cardinality: nil, role: nil)) }) { |context, said| NaryRelationship.decide(context, said) },
         Statements::Form.new("#{CLAUSE} [; #{BACK}] {relationship}") { |context, said| Relating.join(context, said) }
       ].freeze
 
@@ -50,7 +50,7 @@ module Basalt
       ].freeze
 
       SLOTS = {
-        columns: ColumnsSlot.new, names: NamesSlot.new, deleting: Statements::ChoiceSlot.new(Kinds::DELETING), strategy: Statements::ChoiceSlot.new(Logical::Kindred::STRATEGIES),
+        columns: ColumnsSlot.new, names: NamesSlot.new, deleting: Statements::ChoiceSlot.new(Kinds::DELETING), strategy: Statements::ChoiceSlot.new(Logical::SpecialisationMapping::STRATEGIES),
         cardinality: CardinalitySlot.new, attributes: AttributesSlot.new, kinds: KindsSlot.new, subject: SubjectSlot.new, entities: EntitiesSlot.new,
         complete: Statements::WordSlot.new(/\Acomplete\z/, "“complete”", quoted: false)
       }.freeze
@@ -58,7 +58,7 @@ module Basalt
       UNPARSERS = {
         "relationship" => ->(unparser, element) { Relating.tell(unparser, element) },
         "specialisation" => ->(unparser, element) { Specialising.tell(unparser, element) },
-        "participation" => ->(unparser, element) { Meeting.tell(unparser, element) },
+        "participation" => ->(unparser, element) { NaryRelationship.tell(unparser, element) },
         "dependence" => ->(_teller, _element) { [] },
         "reference" => ->(unparser, element) { Tabling.tell_reference(unparser, element) },
         "constraint" => ->(unparser, element) { Tabling.tell_constraint(unparser, element) },

@@ -12,7 +12,7 @@ module Basalt
       # @param edge_routing [EdgeRouting] of the lines that join what is settled
       def initialize(context, edge_routing)
         @context = context
-        @edge_routing = ways
+        @edge_routing = edge_routing
       end
 
       # @param placed [Model::Placement] of a thing, with a place or without

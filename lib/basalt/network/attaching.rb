@@ -2,7 +2,7 @@
 
 module Basalt
   module Network
-    # Standing on subnets: the sentences +X on S at .20+ and +gateway shared by ...+.
+    # SystemBoundary on subnets: the sentences +X on S at .20+ and +gateway shared by ...+.
     module Attaching
       module_function
 

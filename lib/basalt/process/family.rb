@@ -20,7 +20,7 @@ module Basalt
       # What is told behind the declaration of something.
       def details(unparser, thing)
         case thing.kind
-        when "party" then Standing.tell(unparser, thing)
+        when "party" then SystemBoundary.tell(unparser, thing)
         when "information" then Composition.tell(unparser, thing)
         else []
         end

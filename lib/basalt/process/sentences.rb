@@ -10,10 +10,10 @@ module Basalt
       FORMS = [
         Statements::Form.new("<from:giver> gives <name:new> to <to:receiver> {flow}") { |context, said| Flowing.join(context, said) },
         Statements::Form.new("<party:thing(party)> is outside because <decided:text>", retract: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
-          Standing.decide(context, said[:party], Kinds::OUTSIDER, said[:decided])
+          SystemBoundary.decide(context, said[:party], Kinds::OUTSIDER, said[:decided])
         end,
         Statements::Form.new("<party:thing(party)> is inside because <decided:text>", retract: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
-          Standing.decide(context, said[:party], Kinds::ROLE, said[:decided])
+          SystemBoundary.decide(context, said[:party], Kinds::ROLE, said[:decided])
         end,
         Statements::Form.new("<whole:named> consists of <items:items>", retract: ->(context, said, other) { Composition.withdraw(context, said, other) }) do |context, said|
           Composition.say(context, said)

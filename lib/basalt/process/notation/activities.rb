@@ -35,11 +35,11 @@ module Basalt
         def marks(set, element)
           return Acts.receiver(element) ? [:gives] : [] if element.relation?
 
-          [Standing.new(set).of(element)&.outside? ? :outside : :inside, *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })]
+          [SystemBoundary.new(set).of(element)&.outside? ? :outside : :inside, *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })]
         end
 
         def computed(set, thing)
-          verdict = thing.relation? ? nil : Standing.new(set).of(thing)
+          verdict = thing.relation? ? nil : SystemBoundary.new(set).of(thing)
           verdict ? [["stands", "#{verdict.outside? ? 'outside' : 'inside'}#{', decided' if verdict.decided}"]] : []
         end
 

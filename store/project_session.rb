@@ -3,12 +3,12 @@
 module Store
   # A project as one process works on it: the working set at its version, the findings, and
   # what stands where on the sheets. One act at a time.
-  class Desk
+  class ProjectSession
     # What an act came to: the effect, and the elements whose drawing it may have altered.
     Outcome = Basalt::Value.of(:effect, :affected, :said, :version)
 
     class << self
-      # @return [Desk] the process's own for that project
+      # @return [ProjectSession] the process's own for that project
       def for(project_id)
         LOCK.synchronize do
           DESKS.delete(project_id).then { |desk| DESKS[project_id] = desk || new(project_id) }.tap { let_go(project_id) }
@@ -51,7 +51,7 @@ module Store
     # Work on the project as it stands now.
     #
     # @param request [Request, nil] what a page asked for, kept with the first act that comes of it
-    # @yieldparam desk [Desk]
+    # @yieldparam desk [ProjectSession]
     # @raise [ActiveRecord::RecordNotFound]
     def open(request: nil)
       @monitor.synchronize do
@@ -78,17 +78,17 @@ module Store
     # @return [Array<Basalt::Checks::Finding>] those that nobody waived
     def findings = verdict.open
 
-    # @return [Basalt::Checks::Verdict] all findings, the waived ones apart
+    # @return [Basalt::Checks::FindingsByWaiver] all findings, the waived ones apart
     def verdict
       @stale = nil if @by_check.nil?
       @by_check = Basalt::Checks::Runner.new(set, known: @by_check || {}).by_check(@by_check && (@stale || [])) if @by_check.nil? || @stale
-      @verdict = nil if @stale
+      @findings_by_waiver = nil if @stale
       @stale = nil
-      @verdict ||= Basalt::Checks::Verdict.new(set, Basalt::Checks::Runner.sorted(@by_check))
+      @findings_by_waiver ||= Basalt::Checks::FindingsByWaiver.new(set, Basalt::Checks::Runner.sorted(@by_check))
     end
 
     # @return [Array<Basalt::Checks::Finding>] as they were when they were last worked out
-    def known_findings = (@verdict || verdict).open
+    def known_findings = (@findings_by_waiver || verdict).open
 
     # @return [Basalt::Drawing::SheetStatistics]
     def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::SheetStatistics.new(set, sheet_id)
@@ -132,7 +132,7 @@ module Store
     # What a draft that is not kept would bring to the sheet.
     #
     # @return [Array<Basalt::Drawing::Item>]
-    def foresee(draft, sheet_id)
+    def preview(draft, sheet_id)
       Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: spatial_index(draft, sheet_id)).follow(grow: false)
       fresh = draft.placements.differences.filter_map { |_, before, after| after if before.nil? || (after && before.route != after.route) }
       scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents: contents(sheet_id))
@@ -173,7 +173,7 @@ module Store
       @contents = {}
       @history = {}
       @by_check = nil
-      @verdict = nil
+      @findings_by_waiver = nil
     end
 
     # Every other sheet on which something of it shows follows.
@@ -252,7 +252,7 @@ module Store
       set.advance(effect, version:)
       act == "act" ? @history[sheet_id] = [said, nil] : @history.delete(sheet_id)
       @stale = (@stale || []) | touched_kinds(draft, effect)
-      @verdict = nil if effect.on(:waivers).any?
+      @findings_by_waiver = nil if effect.on(:waivers).any?
       @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
     rescue StandardError
       forget

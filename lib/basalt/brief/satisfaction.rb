@@ -3,7 +3,7 @@
 module Basalt
   module Brief
     # That something meets a requirement, or serves something else.
-    module Meeting
+    module Satisfaction
       FIGURES = /\{0+\}/
 
       module_function

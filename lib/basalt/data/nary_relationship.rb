@@ -3,7 +3,7 @@
 module Basalt
   module Data
     # Relationships of more than two entities.
-    module Meeting
+    module NaryRelationship
       module_function
 
       # @param said [Hash] +entities+ and the name of the +meeting+

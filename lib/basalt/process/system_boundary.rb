@@ -4,7 +4,7 @@ module Basalt
   module Process
     # Who is outside: whoever takes part and processes no information, as the activity table has
     # it. A person may decide otherwise, with a reason.
-    class Standing
+    class SystemBoundary
       # How somebody stands: +outside+ or not, and why in words; +decided+ where a person said so.
       Verdict = Value.of(:party_id, :outside, :why, :decided) do
         def outside? = outside
