@@ -76,10 +76,10 @@ module Store
     end
 
     # @return [Array<Basalt::Checks::Finding>] those that nobody waived
-    def findings = verdict.open
+    def findings = findings_by_waiver.open
 
     # @return [Basalt::Checks::FindingsByWaiver] all findings, the waived ones apart
-    def verdict
+    def findings_by_waiver
       @stale = nil if @by_check.nil?
       @by_check = Basalt::Checks::Runner.new(set, known: @by_check || {}).by_check(@by_check && (@stale || [])) if @by_check.nil? || @stale
       @findings_by_waiver = nil if @stale
@@ -88,7 +88,7 @@ module Store
     end
 
     # @return [Array<Basalt::Checks::Finding>] as they were when they were last worked out
-    def known_findings = (@findings_by_waiver || verdict).open
+    def known_findings = (@findings_by_waiver || findings_by_waiver).open
 
     # @return [Basalt::Drawing::SheetStatistics]
     def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::SheetStatistics.new(set, sheet_id)

@@ -9,11 +9,15 @@ module Basalt
       STANDS = "in <source:thing(source)> stands <quote:word> at <at:integer> [as <as:word>] [version <version:integer>] [for <things:things>] [noting <note:word>] [became <became:word>]"
 
       FORMS = [
-        Statements::Form.new("requirement <name:new> : <text:text>", declares: [REQUIREMENT, {}, nil], retract: ->(context, said, other) { Satisfaction.untold(context, said, other) }) do |context, said|
+        Statements::Form.new("requirement <name:new> : <text:text>", declares: [REQUIREMENT, {}, nil], retract: ->(context, said, other) {
+          Satisfaction.untold(context, said, other)
+        }) do |context, said|
           requirement = context.declare(REQUIREMENT, said[:name], {}, {})
           context.set(requirement.id, "text", said[:text])
         end,
-        Statements::Form.new("<thing:thing> meets <requirements:things(requirement)>", retract: ->(context, said, _) { Satisfaction.retract(context, said) }) { |context, said| Satisfaction.say(context, said) },
+        Statements::Form.new("<thing:thing> meets <requirements:things(requirement)>", retract: ->(context, said, _) {
+          Satisfaction.retract(context, said)
+        }) { |context, said| Satisfaction.say(context, said) },
         Statements::Form.new("<thing:thing> is there for <other:thing>") do |context, said|
           context.draft.apply(Satisfaction.joining(context.draft, "serves", said[:thing].id, said[:other].id))
         end,

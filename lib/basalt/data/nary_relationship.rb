@@ -48,7 +48,7 @@ module Basalt
         return if facts.empty?
 
         unparser.say("in", unparser.thing(meeting.id), "the others meet", *(facts["cardinality"] || "some"), unparser.thing(participation.target("entity")),
-                   *(["as", unparser.word(facts["role"])] if facts["role"]))
+                     *(["as", unparser.word(facts["role"])] if facts["role"]))
       end
     end
   end

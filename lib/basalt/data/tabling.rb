@@ -130,7 +130,9 @@ module Basalt
 
       def tell(unparser, table)
         columns = columns(unparser.set, table.id)
-        [*unparser.say_list([unparser.thing(table.id), "has"], columns.map { |one| words(unparser, one) }), *(unparser.say(unparser.thing(table.id), "comes", *Threads.words(unparser, table)) if table["thread"]),
+        [*unparser.say_list([unparser.thing(table.id), "has"], columns.map { |one|
+          words(unparser, one)
+        }), *(unparser.say(unparser.thing(table.id), "comes", *Threads.words(unparser, table)) if table["thread"]),
          *checks(unparser.set, table.id).map { |one| unparser.say(unparser.thing(table.id), "checks", Statements::Quoting.quote(one["expression"].to_s), *Threads.words(unparser, one)) }]
       end
 
@@ -147,7 +149,7 @@ module Basalt
         return [unparser.say(unparser.thing(reference.target("from")), "refers to", unparser.thing(reference.target("to")))] if from.empty?
 
         [unparser.say(unparser.thing(reference.target("from")), "refers to", unparser.thing(reference.target("to")), "by", *names(unparser, from),
-                    *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(unparser, to)]), *(["deleting", reference["deleting"]] if reference["deleting"]), *Threads.words(unparser, reference))]
+                      *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(unparser, to)]), *(["deleting", reference["deleting"]] if reference["deleting"]), *Threads.words(unparser, reference))]
       end
 
       def tell_constraint(unparser, constraint)
@@ -157,7 +159,8 @@ module Basalt
 
       def tell_minimum(unparser, minimum)
         columns = minimum.targets("column").map { |id| unparser.set.element(id) }
-        [unparser.say(unparser.thing(minimum.target("table")), "needs at least", minimum["least"].to_s, unparser.thing(minimum.target("of")), "by", *names(unparser, columns), *Threads.words(unparser, minimum))]
+        [unparser.say(unparser.thing(minimum.target("table")), "needs at least", minimum["least"].to_s, unparser.thing(minimum.target("of")), "by", *names(unparser, columns),
+                      *Threads.words(unparser, minimum))]
       end
 
       def names(unparser, columns) = columns.flat_map { |one| [:comma, unparser.name(one.name)] }.drop(1)

@@ -55,8 +55,9 @@ module Basalt
       end
 
       def pairs(from, to)
-        nearest(from.attachment_points(to.middle), to.middle, POINTS).flat_map { |attachment_point| nearest(to.attachment_points(attachment_point[0]), attachment_point[0], POINTS).map { |other| [attachment_point, other] } }
-                                                        .min_by(PAIRS) { |one, other| away(one, other[0]) + away(other, one[0]) }
+        starts = nearest(from.attachment_points(to.middle), to.middle, POINTS)
+        starts.flat_map { |one| nearest(to.attachment_points(one[0]), one[0], POINTS).map { |other| [one, other] } }
+              .min_by(PAIRS) { |one, other| away(one, other[0]) + away(other, one[0]) }
       end
 
       def nearest(attachment_points, point, count)

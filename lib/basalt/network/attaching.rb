@@ -35,7 +35,7 @@ module Basalt
         subnet = unparser.set.element(attachment.target("subnet"))
         spoken = Statements::Grammar.qualities("attachment").flat_map { |quality| quality.tell(unparser, attachment) }
         [unparser.say(unparser.thing(attachment.target("thing")), "is on", unparser.thing(subnet.id), *(["at #{attachment['address']}"] if attachment["address"]),
-                    *spoken.flat_map { |parts| [:comma, *parts] })]
+                      *spoken.flat_map { |parts| [:comma, *parts] })]
       end
 
       def tell_shared(unparser, gateway)

@@ -35,7 +35,8 @@ module Basalt
         # One of an entity that has a table of its own; a key stands unique and required.
         def attribute?(attribute)
           owner = set.element(attribute.owner_id)
-          attribute["required"] || attribute["key"] ? true : false if owner.kind == "entity" && Logical::SpecialisationMapping.home(set, owner).id == owner.id && !attribute["many"] && !attribute["kept"]
+          attribute["required"] || attribute["key"] ? true : false if owner.kind == "entity" && Logical::SpecialisationMapping.home(set,
+                                                                                                                                    owner).id == owner.id && !attribute["many"] && !attribute["kept"]
         end
 
         def foreign?(column, relationship)
