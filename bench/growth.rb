@@ -59,7 +59,7 @@ class GrowthBench
 
   def quality(set, sheet)
     boxes = set.placements_on(sheet.id).select(&:box).to_h { |placement| [placement.element_id, placement.box] }
-    lines = sheet.writing.lines_on(set, sheet.id).filter_map { |line| set.placement(sheet.id, line.id)&.route&.then { |route| [*line.poles.values_at(0, -1), route["points"]] } }
+    lines = sheet.writing.lines_on(set, sheet.id).filter_map { |line| set.placement(sheet.id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
     Quality.new(boxes, lines)
   end
 

@@ -18,7 +18,7 @@ module Store
     def write(effect)
       made, rest = effect.deltas.partition { |delta| delta.before.nil? }
       struck, altered = rest.partition { |delta| delta.after.nil? }
-      strike(struck)
+      delete(struck)
       make(made)
       alter(altered)
     end
@@ -54,7 +54,7 @@ module Store
       end
     end
 
-    def strike(deltas)
+    def delete(deltas)
       { elements: [], placements: [], waivers: [], sheets: [] }.merge(deltas.group_by(&:table)).each do |table, list|
         next if list.empty?
 

@@ -122,7 +122,7 @@ module Web
       def title(set, element)
         return "nothing" unless element
 
-        element.relation? ? "#{element.kind} #{element.poles.map { |id| set.element(id)&.name }.join(' – ')}" : element.name
+        element.relation? ? "#{element.kind} #{element.endpoints.map { |id| set.element(id)&.name }.join(' – ')}" : element.name
       end
 
       private

@@ -41,7 +41,7 @@ class FlowWordsTest < Minitest::Test
 
   def assert_gaps(set, message)
     routes(set).combination(2) do |(one, first), (other, second)|
-      next unless one.poles.sort == other.poles.sort
+      next unless one.endpoints.sort == other.endpoints.sort
 
       runs = [first, second].map { |route| Layout::Polyline.boxes(route["points"]) }
       runs.first.product(runs.last).each { |a, b| assert_operator apart(a, b), :>=, GAP.fetch(set.sheet_list.first.notation), "#{message}: #{one.name} and #{other.name}" }

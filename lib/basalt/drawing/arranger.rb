@@ -42,7 +42,7 @@ module Basalt
         clear_pins(laid)
         @context.survey
         lines = writing.lines_on(draft, sheet_id)
-        lines = lines.select { |line| line.poles.any? { |id| laid.key?(id) } } if only
+        lines = lines.select { |line| line.endpoints.any? { |id| laid.key?(id) } } if only
         unplaced.each { |placement| @placement_search.settle(placement) }
         lines.each { |line| @edge_routing.draw_through(line, laid.dig(line.id, :route, "points") || []) }
         lines.sort_by { |line| laid.dig(line.id, :route, "words") ? 0 : 1 }.each { |line| @edge_routing.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
@@ -57,7 +57,7 @@ module Basalt
         unplaced.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
         grown = draft.things_on(sheet_id).select { |thing| outgrown?(thing) }.each { |thing| grow(placement(thing.id), *writing.size(draft, thing)) }.to_set(&:id)
         lines = writing.lines_on(draft, sheet_id)
-        @edge_routing.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.poles.any? { |id| grown.include?(id) } })
+        @edge_routing.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.endpoints.any? { |id| grown.include?(id) } })
         draft
       end
 
@@ -95,7 +95,7 @@ module Basalt
           left = Arranger.new(trial, sheet_id).lay(crowded: given, **how)
           next unless left.length < best.length
 
-          draft.absorb(trial)
+          draft.merge(trial)
           best = left
         end
         @context.survey
@@ -106,7 +106,7 @@ module Basalt
         draft.elements.differences.each do |_, before, after|
           next unless before.nil? && after&.relation? && writing.draws_line?(draft, after)
 
-          after.poles.uniq.each { |id| free(id, after) }
+          after.endpoints.uniq.each { |id| free(id, after) }
         end
       end
 
@@ -114,7 +114,7 @@ module Basalt
         placed = placement(id)
         return unless placed&.box && !placed.by_hand && !placed.pinned && draft.base.placements[placed.id] && !nesting.boundary?(id) && writing.fits?(draft.element(id))
         return if draft.relations_of(id).any? { |other| other.id != line.id && writing.draws_line?(draft, other) && draft.drawn_between?(sheet_id, other) }
-        return if line.poles.all? { |other| other == id || placement(other)&.box.nil? }
+        return if line.endpoints.all? { |other| other == id || placement(other)&.box.nil? }
 
         spatial_index.remove(id)
         arrange(id, { x: nil, y: nil, w: nil, h: nil })
@@ -146,7 +146,7 @@ module Basalt
         end
       end
 
-      def ends_kept?(line) = line.poles.none? { |id| placement(id)&.pinned || displaced.include?(id) }
+      def ends_kept?(line) = line.endpoints.none? { |id| placement(id)&.pinned || displaced.include?(id) }
       def displaced = @displaced ||= Set.new
 
       # What the draft moved, altered or struck no longer stands where the spatial_index has it.
@@ -187,7 +187,7 @@ module Basalt
         lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
         lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
-        lines.uniq(&:id).select { |line| writing.draws_line?(draft, line) && line.poles.all? { |id| placement(nesting.stand_in(id))&.box } }
+        lines.uniq(&:id).select { |line| writing.draws_line?(draft, line) && line.endpoints.all? { |id| placement(nesting.stand_in(id))&.box } }
       end
 
       # The lines that lead out of a boundary which was collapsed or opened.

@@ -86,8 +86,8 @@ module Basalt
       def route(line)
         spatial_index.remove(line.id)
         reshape(line)
-        from, to = line.poles.map { |id| nesting.stand_in(id) }
-        return hide(line) if from == to && line.poles.uniq.length > 1
+        from, to = line.endpoints.map { |id| nesting.stand_in(id) }
+        return hide(line) if from == to && line.endpoints.uniq.length > 1
         return take_route(line, loop_at(from)) if from == to
 
         before = followed(line)
@@ -108,9 +108,9 @@ module Basalt
       def followed(line)
         was = draft.base.placement(sheet_id, line.id)&.route
         was &&= placement(line.id)&.route
-        return unless was && draft.base.element(line.id)&.poles == line.poles
+        return unless was && draft.base.element(line.id)&.endpoints == line.endpoints
 
-        from, to = line.poles.map { |id| shift(nesting.stand_in(id)) }
+        from, to = line.endpoints.map { |id| shift(nesting.stand_in(id)) }
         return unless from && to
 
         Layout::Polyline.drag_start(Layout::Polyline.drag_start(was["points"], *from).reverse, *to).reverse
@@ -140,7 +140,7 @@ module Basalt
         return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
 
         beside = to[:x] == placed.x ? [] : writing.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
-        spatial_index.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.poles.include?(id) } &&
+        spatial_index.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.endpoints.include?(id) } &&
           beside.all? { |box| spatial_index.things.free?(box) { |id| id == placed.element_id } && (spatial_index.lines_through(box) - [line.id]).empty? }
       end
 
@@ -150,7 +150,7 @@ module Basalt
         return true if placed.nil? || placed.route.nil? || moved?(line) || rejoined?(line) || turned?(line)
         return false if placed.kept?
 
-        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !spatial_index.things.free?(box) { |id| line.poles.include?(id) || line.poles.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
+        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !spatial_index.things.free?(box) { |id| line.endpoints.include?(id) || line.endpoints.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
       end
 
       # One of its ends is at something else since a boundary was collapsed or opened.
@@ -158,19 +158,19 @@ module Basalt
         return false unless nesting.any?
 
         before = Nesting.new(draft.base, sheet_id)
-        line.poles.any? { |id| draft.base.element(id) && before.stand_in(id) != nesting.stand_in(id) }
+        line.endpoints.any? { |id| draft.base.element(id) && before.stand_in(id) != nesting.stand_in(id) }
       end
 
       def rejoined?(line)
         before = draft.base.element(line.id)
-        before && before.poles != line.poles
+        before && before.endpoints != line.endpoints
       end
 
       # What it joins stands elsewhere; a bus that became longer still has the line where it ends.
       def moved?(line)
         @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.element_id }
         ends = placement(line.id).route["points"].values_at(0, -1)
-        line.poles.zip(ends).any? { |id, point| @moved.include?(nesting.stand_in(id)) && !still_ends?(line, nesting.stand_in(id), point) }
+        line.endpoints.zip(ends).any? { |id, point| @moved.include?(nesting.stand_in(id)) && !still_ends?(line, nesting.stand_in(id), point) }
       end
 
       def still_ends?(line, id, point)

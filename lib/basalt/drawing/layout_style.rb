@@ -26,7 +26,7 @@ module Basalt
       def boxes(writing, set, sheet_id, manner, things, lines, given)
         rooms = things.to_h { |thing| [thing.id, room(writing, set, thing, given[thing.id] || writing.size(set, thing))] }
         sizes = rooms.transform_values { |_, around| [around.w, around.h] }
-        pairs = lines.map { |line| line.poles }
+        pairs = lines.map { |line| line.endpoints }
         root = things.map(&:id).find { |id| set.placement(sheet_id, id)&.pinned }
         lanes = things.to_h { |thing| [thing.id, writing.lane(set, thing)] }
         corners = LAYOUTS.fetch(manner).call(sizes, pairs, **(manner == "lanes" ? { lanes: } : { root: }))

@@ -19,27 +19,27 @@ module Basalt
       def settle(placed)
         thing = draft.element(placed.element_id)
         w, h = writing.size(draft, thing)
-        x, y = placed.x ? [placed.x, placed.y] : spot(thing, w, h)
+        x, y = placed.x ? [placed.x, placed.y] : position(thing, w, h)
         Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)
         stand(thing.id)
-        lines = draft.relations_of(thing.id).select { |line| writing.draws_line?(draft, line) && line.poles.all? { |id| placement(id)&.box } }
+        lines = draft.relations_of(thing.id).select { |line| writing.draws_line?(draft, line) && line.endpoints.all? { |id| placement(id)&.box } }
         lines.each { |line| @edge_routing.reshape(line) }
       end
 
       private
 
-      def spot(thing, w, h)
+      def position(thing, w, h)
         home = nesting.ancestors(thing.id)
-        spots(thing, w, h).find do |x, y|
+        candidate_positions(thing, w, h).find do |x, y|
           box = Layout::Box.new(x:, y:, w:, h:)
           spatial_index.free?(box.grow(14, 12)) && spatial_index.lines_through(box.grow(4)).empty? && spatial_index.outside?(box.grow(6), home) && spatial_index.bars.free?(box.grow(4))
         end || beneath
       end
 
       # Inside its boundary, beside what stands there; otherwise where the notation would have it.
-      def spots(thing, w, h)
+      def candidate_positions(thing, w, h)
         area = placement(nesting.parent(thing.id).to_s)&.box
-        elsewhere = writing.spots(draft, sheet_id, thing, [w, h], extent)
+        elsewhere = writing.candidate_positions(draft, sheet_id, thing, [w, h], extent)
         return elsewhere unless area
 
         columns = [((area.w - (2 * Boundary::PAD)) / (w + 30.0)).floor, 1].max

@@ -31,7 +31,7 @@ module Basalt
         @told = Unparser.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
         struck, rest = hunks.partition { |hunk| hunk.text.nil? }
         say_all(draft, rest.sort_by { |hunk| [turn(hunk), hunk.index] })
-        struck.each { |hunk| attempt(draft, hunk) { |trial| strike(trial, hunk.old) } }
+        struck.each { |hunk| attempt(draft, hunk) { |trial| delete(trial, hunk.old) } }
         draft
       end
 
@@ -92,7 +92,7 @@ module Basalt
 
             trial = Change::Draft.new(draft)
             say(trial, line)
-            draft.absorb(trial)
+            draft.merge(trial)
           rescue Mistake
             next
           end
@@ -109,7 +109,7 @@ module Basalt
         trial = Change::Draft.new(draft)
         yield trial
         trial.effect
-        draft.absorb(trial)
+        draft.merge(trial)
         true
       rescue Mistake => e
         refuse(hunk, e)
@@ -141,7 +141,7 @@ module Basalt
         _, form, said = read(@set, hunk.old)
         _, other, instead = read(draft, hunk.text)
         id = @told[hunk.old]
-        return strike(draft, hunk.old) && say(draft, hunk.text) unless form && other && draft.element(id) && alike_forms?(form, other)
+        return delete(draft, hunk.old) && say(draft, hunk.text) unless form && other && draft.element(id) && alike_forms?(form, other)
 
         withdraw(draft, form, said, id, instead)
         declared(draft, other, id) if form.declares
@@ -187,12 +187,12 @@ module Basalt
         draft.apply(Change::Remove.new(id:)) if made && !form.declares && form.retract.nil? && draft.element(id)&.relation?
       end
 
-      def strike(draft, line)
+      def delete(draft, line)
         _, form, said = read(@set, line)
         id = @told[line]
         return true unless form && id && draft.element(id) && !still_said?(draft, draft.element(id))
 
-        form.retract ? form.retract.call(context(draft), said, nil) : strike_element(draft, draft.element(id))
+        form.retract ? form.retract.call(context(draft), said, nil) : delete_element(draft, draft.element(id))
         true
       end
 
@@ -202,7 +202,7 @@ module Basalt
       end
 
       # A thing that stands elsewhere too leaves this sheet alone.
-      def strike_element(draft, element)
+      def delete_element(draft, element)
         if element.relation? then alike(draft, element).each { |relation| draft.apply(Change::Remove.new(id: relation.id)) }
         elsif (draft.sheets_of(element.id) - [@sheet_id]).any? then draft.apply(Change::TakeOff.new(sheet_id: @sheet_id, element_id: element.id))
         else draft.apply(Change::Remove.new(id: element.id))

@@ -74,7 +74,7 @@ module Basalt
 
         def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements
 
-        def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).spots
+        def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).candidate_positions
 
         # @return [Layout::Node] to lay out
         def node(set, thing, level)

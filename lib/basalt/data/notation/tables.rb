@@ -40,7 +40,7 @@ module Basalt
 
         def tidy(set, sheet_id, only: nil, quick: false, **) = TablesLayout.new(self, set, *part(set, sheet_id, only), quick:).placements
 
-        def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).spots
+        def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).candidate_positions
 
         def terminal(set, table, placement, reference)
           Layout::RowTerminal.new(placement.box, placement.y + port(set, table, reference, reference.target("from") == table.id ? "column" : "key"))

@@ -55,7 +55,7 @@ module Basalt
         def node(set, thing, level) = Layout::Node.box(thing.id, *size(set, thing), level).with(beside: false)
         def strip = 30
 
-        def spots(_set, _sheet_id, _thing, size, extent)
+        def candidate_positions(_set, _sheet_id, _thing, size, extent)
           extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
           (0..40).lazy.flat_map { |row| (0..5).map { |column| [(extent.x + (column * (size[0] + 120))).round, (extent.y + (row * (size[1] + 90))).round] } }
         end
