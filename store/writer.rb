@@ -61,7 +61,7 @@ module Store
         ids = list.map(&:id)
         connection.exec_update("DELETE FROM ends WHERE element_id = ANY(ARRAY(SELECT jsonb_array_elements_text($1::jsonb)::uuid))", "ends", [ids.to_json]) if table == :elements
         gone = connection.exec_delete("DELETE FROM #{table} WHERE project_id = $2 AND id = ANY(ARRAY(SELECT jsonb_array_elements_text($1::jsonb)::uuid))",
-                                      "strike", [ids.to_json, @project_id])
+                                      "delete", [ids.to_json, @project_id])
         conflict(list.first) if gone != list.length && table == :elements
       end
     end
