@@ -26,9 +26,9 @@ class GrowthBench
 
   # All that has to be said of a sheet that stands alone; what contains things is said as well.
   def lines_of(set, sheet)
-    teller = Basalt::Statements::Teller.new(set)
+    unparser = Basalt::Statements::Unparser.new(set)
     around = set.things_on(sheet.id).flat_map { |thing| Basalt::Drawing::Nesting.new(set, sheet.id).ancestors(thing.id) }
-    (around.uniq.reject { |id| set.shown?(sheet.id, id) }.flat_map { |id| teller.tell(set.element(id)) } + teller.sheet(sheet.id)).uniq
+    (around.uniq.reject { |id| set.shown?(sheet.id, id) }.flat_map { |id| unparser.tell(set.element(id)) } + unparser.sheet(sheet.id)).uniq
   end
 
   def grow(name, notation, lines)
@@ -36,7 +36,7 @@ class GrowthBench
     set.advance(Basalt::Change::Draft.new(set).apply(Basalt::Change::AddSheet.new(name:, notation:)).effect)
     sheet = set.sheet_list.first
     times = []
-    @ground = Basalt::Drawing::Ground.new(set, sheet.id)
+    @spatial_index = Basalt::Drawing::SpatialIndex.new(set, sheet.id)
     2.times { lines = lines.reject { |line| take(set, sheet.id, line, times) } }
     typed = quality(set, sheet)
     draft = Basalt::Change::Draft.new(set)
@@ -49,7 +49,7 @@ class GrowthBench
     draft = Basalt::Change::Draft.new(set)
     Basalt::Statements::Document.new(line).into(draft, sheet_id:)
     start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    Basalt::Drawing::Arranger.new(draft, sheet_id, ground: @ground).follow
+    Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: @spatial_index).follow
     times << (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start)
     set.advance(draft.effect)
     true
@@ -59,7 +59,7 @@ class GrowthBench
 
   def quality(set, sheet)
     boxes = set.placements_on(sheet.id).select(&:box).to_h { |placement| [placement.element_id, placement.box] }
-    lines = sheet.writing.lines_on(set, sheet.id).filter_map { |line| set.placement(sheet.id, line.id)&.route&.then { |route| [*line.poles.values_at(0, -1), route["points"]] } }
+    lines = sheet.writing.lines_on(set, sheet.id).filter_map { |line| set.placement(sheet.id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
     Quality.new(boxes, lines)
   end
 

@@ -41,7 +41,7 @@ class MemoryBench
 
   def began(name, text)
     Store::Project.open(name).tap do |project|
-      Store::Desk.for(project.id).open do |desk|
+      Store::ProjectSession.for(project.id).open do |desk|
         desk.act(said: "began", by: "bench") do |draft|
           Basalt::Statements::Document.new(text).into(draft)
           draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
@@ -53,7 +53,7 @@ class MemoryBench
   def names(number) = (["project Memory #{number}", "sheet S: requirements"] + Array.new(ELEMENTS / 2) { |n| "requirement R#{n}: A person can do what is number #{n}." }).join("\n")
 
   def session = Rack::Test::Session.new(Web::Application.with(secret: "0" * 64))
-  def sheets(project) = Store::Desk.for(project.id).open { |desk| desk.set.sheet_list.map(&:id) }
+  def sheets(project) = Store::ProjectSession.for(project.id).open { |desk| desk.set.sheet_list.map(&:id) }
   def page(project) = session.get("/projects/#{project.id}/sheets/#{sheets(project).first}")
 
   def export(project)

@@ -55,7 +55,7 @@ class Bench
   def linked(size)
     puts "\nlinked sheet of #{size} things" unless @quiet
     project = Store::Project.open("Linked #{size}")
-    desk = Store::Desk.for(project.id)
+    desk = Store::ProjectSession.for(project.id)
     report("tidy, with what is kept", size, times(1) { desk.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, Graphs.text(size, size)) } } })
     sheet = desk.open { |open| open.set.sheet_list.first }
     gestures(project, sheet, size)
@@ -64,12 +64,12 @@ class Bench
 
   def gestures(project, sheet, size)
     post, = session("/projects/#{project.id}/sheets/#{sheet.id}")
-    ids = Store::Desk.for(project.id).open { |open| open.set.things_on(sheet.id).map(&:id) }.shuffle(random: Random.new(1)).first(EDITS)
+    ids = Store::ProjectSession.for(project.id).open { |open| open.set.things_on(sheet.id).map(&:id) }.shuffle(random: Random.new(1)).first(EDITS)
     report("move one thing", size, times(ids.length) { |n| post.call("moves", moves: JSON.generate([[ids[n], 11, 7]])) })
     report("edit one cell", size, times(ids.length) { |n| post.call("cells", kind: "device", cells: JSON.generate([[ids[n], "note", "seen #{n}"]])) })
     report("paste 500 rows", size, times(3) { |n| post.call("cells", kind: "device", cells: JSON.generate(Array.new(500) { |row| ["new-#{row}", "name", "pasted-#{n}-#{row}"] })) })
     3.times { post.call("undo", {}) }
-    Store::Desk.for(project.id).open do |open|
+    Store::ProjectSession.for(project.id).open do |open|
       report("route every line", size, times(1) { route_all(open.set, sheet) })
     end
   end
@@ -89,7 +89,7 @@ class Bench
 
   def sheet(size, text)
     project = Store::Project.open("Bench #{size}")
-    desk = Store::Desk.for(project.id)
+    desk = Store::ProjectSession.for(project.id)
     desk.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, text) } }
     sheet = desk.open { |open| open.set.sheet_list.first }
     count = desk.open { |open| open.set.things_on(sheet.id).length }
@@ -117,7 +117,7 @@ class Bench
     report("statement: a new thing", count, times(EDITS) { |n| post.call("statements", statements: "server bench-#{n}") })
     report("statement: attached to a subnet", count, times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{60 + n}") })
     report("statement: another address", count, times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{140 + n}") })
-    ids = Store::Desk.for(project.id).open { |open| EDITS.times.map { |n| open.set.named("bench-#{n}").first.id } }
+    ids = Store::ProjectSession.for(project.id).open { |open| EDITS.times.map { |n| open.set.named("bench-#{n}").first.id } }
     report("move a thing", count, times(EDITS) { |n| post.call("moves", moves: JSON.generate([[ids[n], 11, 7]])) })
     report("findings after an edit", count, times(20, before: ->(n) { post.call("statements", statements: "server late-#{n}") }) { browser.get("#{path}/findings") })
     report("undo", count, times(20) { post.call("undo", {}) })

@@ -24,7 +24,7 @@ module Store
     # @raise [Basalt::Formats::ProjectDocument::Damaged] and nothing is taken
     def read(text, &safe)
       document = Basalt::Formats::ProjectDocument.read(text)
-      fresh = Renumbered.new(document)
+      fresh = IdRemapping.new(document)
       images = fresh.images.each_with_index.map { |image, index| safe_image(image, index, &safe) }
       ActiveRecord::Base.transaction { keep(fresh, images) }
     end

@@ -27,7 +27,7 @@ module Store
     # With all that belongs to it.
     def remove
       self.class.where(id:).delete_all
-      Desk.leave(id)
+      ProjectSession.leave(id)
     end
 
     # @raise [Basalt::Mistake] when the name will not do

@@ -18,7 +18,7 @@ module Store
     def write(effect)
       made, rest = effect.deltas.partition { |delta| delta.before.nil? }
       struck, altered = rest.partition { |delta| delta.after.nil? }
-      strike(struck)
+      delete(struck)
       make(made)
       alter(altered)
     end
@@ -35,7 +35,7 @@ module Store
     def make(deltas)
       rows = deltas.group_by(&:table).transform_values { |list| list.map(&:after) }
       insert("sheets", rows.fetch(:sheets, []).map { |s| s.to_h.slice(:id, *SHEET).merge(project_id: @project_id) })
-      insert("elements", rows.fetch(:elements, []).map { |e| e.to_h.slice(:id, *ELEMENT).merge(project_id: @project_id, facts: e.facts, identity: Basalt::Change::Identity.digest(e)) })
+      insert("elements", rows.fetch(:elements, []).map { |e| e.to_h.slice(:id, *ELEMENT).merge(project_id: @project_id, facts: e.facts, identity: Basalt::Change::Uniqueness.digest(e)) })
       insert("ends", rows.fetch(:elements, []).flat_map { |e| ends(e) })
       insert("waivers", rows.fetch(:waivers, []).map { |w| w.to_h.merge(project_id: @project_id) })
       insert("placements", rows.fetch(:placements, []).map { |p| p.to_h.merge(project_id: @project_id) })
@@ -54,14 +54,14 @@ module Store
       end
     end
 
-    def strike(deltas)
+    def delete(deltas)
       { elements: [], placements: [], waivers: [], sheets: [] }.merge(deltas.group_by(&:table)).each do |table, list|
         next if list.empty?
 
         ids = list.map(&:id)
         connection.exec_update("DELETE FROM ends WHERE element_id = ANY(ARRAY(SELECT jsonb_array_elements_text($1::jsonb)::uuid))", "ends", [ids.to_json]) if table == :elements
         gone = connection.exec_delete("DELETE FROM #{table} WHERE project_id = $2 AND id = ANY(ARRAY(SELECT jsonb_array_elements_text($1::jsonb)::uuid))",
-                                      "strike", [ids.to_json, @project_id])
+                                      "delete", [ids.to_json, @project_id])
         conflict(list.first) if gone != list.length && table == :elements
       end
     end
@@ -111,7 +111,7 @@ module Store
     end
 
     def alter_identity(delta)
-      before, after = [delta.before, delta.after].map { |element| Basalt::Change::Identity.digest(element) }
+      before, after = [delta.before, delta.after].map { |element| Basalt::Change::Uniqueness.digest(element) }
       connection.exec_update("UPDATE elements SET identity = $1 WHERE id = $2", "identity", [after, delta.id]) unless before == after
     end
 

@@ -17,7 +17,7 @@ module CommandLine
 
     def act
       set = model
-      verdict = Basalt::Checks::Verdict.new(set, Basalt::Checks::Runner.new(set).findings)
+      verdict = Basalt::Checks::FindingsByWaiver.new(set, Basalt::Checks::Runner.new(set).findings)
       findings = verdict.open
       rows = findings.map { |finding| row(set, finding) }
       options[:json] ? out.puts(JSON.pretty_generate(findings: rows, let_stand: verdict.waived.map { |finding| row(set, finding).merge(reason: verdict.waivers[finding].reason) })) : tell(rows)

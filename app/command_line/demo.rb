@@ -9,7 +9,7 @@ module CommandLine
 
     def load(file = File.join(FOLDER, "tarnwater.basalt"))
       project = Store::Project.open("Tarnwater")
-      Store::Desk.for(project.id).open do |desk|
+      Store::ProjectSession.for(project.id).open do |desk|
         desk.act(said: "brought in the sample", by: "sample") do |draft|
           Basalt::Statements::Document.new(File.read(file)).into(draft)
           draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true) }

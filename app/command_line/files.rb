@@ -32,7 +32,7 @@ module CommandLine
 
     # Statements, or a project document where the name ends so.
     def write_model(path, set)
-      write(path, document?(path) ? Basalt::Formats::ProjectDocument.write(set) : Basalt::Statements::Teller.new(set).project)
+      write(path, document?(path) ? Basalt::Formats::ProjectDocument.write(set) : Basalt::Statements::Unparser.new(set).project)
     end
 
     # The same file gives the same ids, and so the same drawing to the letter.

@@ -9,7 +9,7 @@ module CommandLine
     private
 
     def act
-      out.puts Basalt::Statements::Teller.new(model).project
+      out.puts Basalt::Statements::Unparser.new(model).project
       0
     end
   end

@@ -3,7 +3,7 @@
 module Web
   # The common course of an edit, and the changes that forms stand for.
   module Acting
-    NOTHING = Store::Desk::Outcome.new(effect: Basalt::Change::Effect.new(deltas: []), affected: [], said: "", version: 0)
+    NOTHING = Store::ProjectSession::Outcome.new(effect: Basalt::Change::Effect.new(deltas: []), affected: [], said: "", version: 0)
     FAR = 1_000_000
     MANY = 10_000
 
@@ -122,7 +122,7 @@ module Web
       def title(set, element)
         return "nothing" unless element
 
-        element.relation? ? "#{element.kind} #{element.poles.map { |id| set.element(id)&.name }.join(' – ')}" : element.name
+        element.relation? ? "#{element.kind} #{element.endpoints.map { |id| set.element(id)&.name }.join(' – ')}" : element.name
       end
 
       private

@@ -27,8 +27,8 @@ module Web
         on_sheet(->(draft) { "said what #{Acting.title(draft, draft.element(params[:element_id]))} meets" }) do |draft, _|
           thing = element(@desk, params[:element_id])
           requirement = Covering.requirement(draft, params[:number].to_s)
-          met = Basalt::Brief::Meeting.of(draft, thing.id, requirement.id)
-          draft.apply(params[:no] ? met.map { |one| Basalt::Change::Remove.new(id: one.id) } : Basalt::Brief::Meeting.joining(draft, "meets", thing.id, requirement.id))
+          met = Basalt::Brief::Satisfaction.of(draft, thing.id, requirement.id)
+          draft.apply(params[:no] ? met.map { |one| Basalt::Change::Remove.new(id: one.id) } : Basalt::Brief::Satisfaction.joining(draft, "meets", thing.id, requirement.id))
         end
       end
     end
@@ -57,7 +57,7 @@ module Web
         end
 
         def number(draft, pattern)
-          raise Basalt::Mistake, "A pattern says where the figures stand, such as REQ-{000}" unless pattern.empty? || pattern.match?(Basalt::Brief::Meeting::FIGURES)
+          raise Basalt::Mistake, "A pattern says where the figures stand, such as REQ-{000}" unless pattern.empty? || pattern.match?(Basalt::Brief::Satisfaction::FIGURES)
 
           known = draft.of_kind("numbering").first || Basalt::Change::Add.new(kind: "numbering", name: "Requirements").apply(draft)
           draft.apply(Basalt::Change::Set.new(id: known.id, fact: "pattern", value: pattern.empty? ? nil : pattern))

@@ -93,7 +93,7 @@ module Web
           placement = draft.placement(sheet.id, id)
           w, h = sheet.writing.size(draft, draft.element(id))
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: -Acting::FAR, y: -Acting::FAR }))
-          ground = Basalt::Drawing::Ground.new(draft, sheet.id)
+          ground = Basalt::Drawing::SpatialIndex.new(draft, sheet.id)
           places = (0..MOST_STEPS).map { |n| Basalt::Layout::Box.new(x: box.right + GAP + (n * GAP), y: box.cy - (h / 2), w:, h:) }
           free = places.find { |place| ground.free?(place) } || places.first
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: free.x.round, y: free.y.round }))

@@ -15,7 +15,7 @@ module Web
 
           Acting.say(draft, sheet, params[:statements])
         rescue Basalt::Statements::Misread
-          @groundwork = Basalt::Statements::Groundwork.of(params[:statements].strip, @desk.set, sheet.id)
+          @missing_declarations = Basalt::Statements::MissingDeclarations.of(params[:statements].strip, @desk.set, sheet.id)
           raise
         end
       end
@@ -31,7 +31,7 @@ module Web
           sheet = sheet(desk)
           part = params[:part] ? Acting.chosen(desk.set, params) : nil
           manner = params[:manner] && Basalt::Change::SetManner.new(sheet_id: sheet.id, manner: params[:manner].to_s.then { |words| words.empty? ? nil : words })
-          words = manner ? "laid out #{sheet.name} #{Basalt::Drawing::Manner::ALL.fetch(params[:manner].to_s, 'afresh')}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}"
+          words = manner ? "laid out #{sheet.name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(params[:manner].to_s, 'afresh')}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}"
           outcome = desk.act(said: words, by: person, sheet_id: sheet.id, tidy: part || true, by_hand: true) { |draft| draft.apply([manner].compact) }
           answer(desk, sheet, outcome, message: outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true) + part("#manners-list", view(:manners, sheet: desk.set.sheets[sheet.id]))
         end

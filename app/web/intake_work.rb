@@ -22,7 +22,7 @@ module Web
     def work(intake, sheet_name, person)
       result = nil
       # A desk of its own: nobody else has to wait, and what they do meanwhile is compared and set.
-      Store::Desk.new(intake.project_id).open { |desk| result = take(desk, intake, sheet_name, person) }
+      Store::ProjectSession.new(intake.project_id).open { |desk| result = take(desk, intake, sheet_name, person) }
       intake.update!(state: "done", done: intake.total, result: told(result))
     rescue Cancelled
       intake.update!(state: "cancelled")

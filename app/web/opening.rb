@@ -12,10 +12,10 @@ module Web
       value.to_s.match?(ID) ? value : raise(ActiveRecord::RecordNotFound, "no such id")
     end
 
-    # @yieldparam desk [Store::Desk]
+    # @yieldparam desk [Store::ProjectSession]
     def at_desk
       @asked = Store::Request.new(act_id)
-      Store::Desk.for(id(params[:project_id])).open(request: @asked) do |desk|
+      Store::ProjectSession.for(id(params[:project_id])).open(request: @asked) do |desk|
         @desk = desk
         entry = Store::JournalEntry.asked_for(desk.project_id, act_id)
         entry ? answer_again(desk, entry) : yield(desk)
@@ -51,7 +51,7 @@ module Web
     def refuse(message, status_code)
       status status_code
       headers "X-Kept" => "yes" if @asked&.kept
-      return body(part("#answer", view(:refused, message:, lines: @groundwork || []))) if htmx?
+      return body(part("#answer", view(:refused, message:, lines: @missing_declarations || []))) if htmx?
 
       content_type :html
       body erb(:refusal, locals: { message:, status_code: }, layout: :layout)

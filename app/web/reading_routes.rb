@@ -12,7 +12,7 @@ module Web
           raise Basalt::Mistake, "The text is larger than 2 MB" if params[:text].to_s.length > LIMIT
 
           before, after = [params[:before], params[:text]].map { |text| text.to_s.gsub("\r", "").split("\n") }
-          revision = Basalt::Statements::Revision.new(desk.set, sheet(desk).id, before, after)
+          revision = Basalt::Statements::ReadingPatch.new(desk.set, sheet(desk).id, before, after)
           parts = perform(desk, ->(_) { "edited the reading of #{sheet(desk).name}" }) do |draft, _|
             revision.into(draft)
             desk.keep_answer(lines: revision.refused.map(&:to_h))
@@ -38,7 +38,7 @@ module Web
 
       # What could not be understood stays where it was typed.
       def reading_after(desk, sheet, refused)
-        reading = Basalt::Statements::Teller.new(desk.set).reading(sheet.id)
+        reading = Basalt::Statements::Unparser.new(desk.set).reading(sheet.id)
         return view(:sentences, sheet:, reading:) if refused.empty?
 
         lines, owners = lines_and_owners(reading)

@@ -43,7 +43,7 @@ module Web
       told = entry.answer || {}
       @entry = Register::Told.new(made: told["made"], refused: told["refused"].map { |one| Basalt::Register::Entry::Refused.new(**one.transform_keys(&:to_sym)) }) if told["made"]
       parts = answer(desk, sheet, Acting::NOTHING, fresh: true)
-      told["lines"] ? parts + part("#reading", reading_after(desk, sheet, told["lines"].map { |one| Basalt::Statements::Revision::Refused.new(**one.transform_keys(&:to_sym)) })) : parts
+      told["lines"] ? parts + part("#reading", reading_after(desk, sheet, told["lines"].map { |one| Basalt::Statements::ReadingPatch::Refused.new(**one.transform_keys(&:to_sym)) })) : parts
     end
 
     def findings_parts(desk, sheet)

@@ -59,7 +59,7 @@ module Web
           @ids = (params[:all] ? quiet_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
           raise Basalt::Mistake, "Select the lines whose labels are meant" if @ids.empty?
 
-          @ids.each { |id| draft.apply(Basalt::Change::Quiet.new(sheet_id: sheet.id, element_id: id, on:)) }
+          @ids.each { |id| draft.apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: id, on:)) }
         end
       end
     end
@@ -157,7 +157,7 @@ module Web
         # As far to the right or down as it takes to stand free.
         def shift(draft, ids, from, to)
           around = Basalt::Layout::Box.around(ids.filter_map { |id| draft.placement(from.id, id)&.box }) or return [STEP, STEP]
-          ground = Basalt::Drawing::Ground.new(draft, to.id)
+          ground = Basalt::Drawing::SpatialIndex.new(draft, to.id)
           steps = (1..30).flat_map { |n| [[0, n * STEP], [n * STEP, 0]] }
           steps.unshift([0, 0]) unless from.id == to.id
           steps.find { |dx, dy| ground.free?(Basalt::Layout::Box.new(x: around.x + dx, y: around.y + dy, w: around.w, h: around.h)) } || [STEP, STEP]

@@ -25,7 +25,7 @@ module Web
       end
 
       app.get("/projects/:project_id/sheets/:sheet_id/complete") do
-        at_desk { |desk| view(:completion, offer: Offer.new(desk, sheet(desk), params[:statements].to_s)) }
+        at_desk { |desk| view(:completion, offer: Preview.new(desk, sheet(desk), params[:statements].to_s)) }
       end
 
       app.get("/projects/:project_id/sheets/:sheet_id/thumbnail.svg") do

@@ -34,7 +34,7 @@ class ExportsTest < Minitest::Test
     sheet = sheet_of(@project, "Work orders")
     export(sheet, "svg")
     told = document(body).at_css("desc").text
-    Basalt::Statements::Teller.new(model_of(@project)).sheet(sheet.id).each { |sentence| assert_includes told, sentence }
+    Basalt::Statements::Unparser.new(model_of(@project)).sheet(sheet.id).each { |sentence| assert_includes told, sentence }
   end
 
   def test_pictures_have_the_proportions_of_the_drawing_and_two_pixels_to_one

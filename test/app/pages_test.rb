@@ -92,7 +92,7 @@ class PagesTest < Minitest::Test
   def test_every_table_of_every_sheet_opens
     model_of(@project).sheet_list.each do |sheet|
       path = "/projects/#{@project.id}/sheets/#{sheet.id}"
-      kinds = Basalt::Drawing::Contents.new(model_of(@project), sheet.id).counts
+      kinds = Basalt::Drawing::SheetStatistics.new(model_of(@project), sheet.id).counts
       kinds.each do |kind, count|
         get "#{path}/register/#{kind}"
         table = Nokogiri::HTML5.fragment(last_response.body)

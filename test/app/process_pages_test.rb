@@ -47,7 +47,7 @@ class ProcessPagesTest < Minitest::Test
   end
 
   def test_what_the_table_tells_anew_is_offered_and_what_it_tells_no_more_is_left_unless_ticked
-    Store::Desk.for(@project.id).open do |desk|
+    Store::ProjectSession.for(@project.id).open do |desk|
       desk.act(said: "x", by: "t", sheet_id: table.id) { |draft| Basalt::Statements::Document.new("Regulator asks, giving inquiry to Duty engineer").into(draft, sheet_id: table.id) }
     end
     row = set.of_kind("activity").find { |one| one["gives"] == "closure order" }
@@ -60,7 +60,7 @@ class ProcessPagesTest < Minitest::Test
     assert_includes set.of_kind("flow").map(&:name), "closure order"
     post("#{base}/sheets/#{table.id}/framing", { token:, steps: [CGI.unescapeHTML(drop)] })
     assert_equal 1, set.of_kind("flow").count { |flow| flow.name == "closure order" }, "the level keeps its own, and does not balance any more"
-    assert_includes(Store::Desk.for(@project.id).open { |desk| desk.findings.map(&:id) }, "unbalanced")
+    assert_includes(Store::ProjectSession.for(@project.id).open { |desk| desk.findings.map(&:id) }, "unbalanced")
     post("#{base}/sheets/#{table.id}/framing", { token: })
     assert_match "Choose what is to be taken first", last_response.body
   end
@@ -83,7 +83,7 @@ class ProcessPagesTest < Minitest::Test
   # What comes to a sheet or goes from it is looked at again, though nothing of it was altered.
   def test_findings_follow_what_stands_where
     context = sheet_of(@project, "Leak response in context")
-    ids = -> { Store::Desk.for(@project.id).open { |desk| desk.findings.map(&:id) } }
+    ids = -> { Store::ProjectSession.for(@project.id).open { |desk| desk.findings.map(&:id) } }
     refute_includes ids.call, "store-on-context"
     act(context, "statements", statements: "store Job book")
     assert_includes ids.call, "store-on-context"
@@ -91,7 +91,7 @@ class ProcessPagesTest < Minitest::Test
     refute_includes ids.call, "store-on-context"
     map = sheet_of(@project, "Supply map in context")
     act(map, "statements", statements: "system Odd one")
-    assert_includes(Store::Desk.for(@project.id).open { |desk| desk.findings.select { |one| one.id == "outside-the-brief" }.map(&:message) }, "Odd one is outside the brief")
+    assert_includes(Store::ProjectSession.for(@project.id).open { |desk| desk.findings.select { |one| one.id == "outside-the-brief" }.map(&:message) }, "Odd one is outside the brief")
   end
 
   def test_a_sheet_is_moved_to_another_level_and_only_to_one_there_is

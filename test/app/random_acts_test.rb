@@ -10,7 +10,7 @@ class RandomActsTest < Minitest::Test
   ACTS = Integer(ENV.fetch("ACTS", "14"), 10)
   WAYS = %i[move tidy pin emphasise collapse take_off remove duplicate connect place view variant quiet name cell size bend number fact].freeze
 
-  def desk(&) = Store::Desk.for(@project.id).open(&)
+  def desk(&) = Store::ProjectSession.for(@project.id).open(&)
   def sheet = desk { |one| one.set.sheets[@sheet_id] }
   def things = desk { |one| one.set.things_on(@sheet_id).select { |thing| one.set.placement(@sheet_id, thing.id)&.box } }
   def lines = desk { |one| one.set.sheets[@sheet_id].writing.lines_on(one.set, @sheet_id).select { |line| one.set.placement(@sheet_id, line.id)&.route } }

@@ -123,7 +123,7 @@ class RequestsTest < Minitest::Test
   end
 
   def test_a_database_that_is_gone_is_said_plainly
-    Store::Desk.clear
+    Store::ProjectSession.clear
     ActiveRecord::Base.connection_pool.disconnect!
     broken = ->(*) { raise ActiveRecord::ConnectionNotEstablished, "gone" }
     Store::Project.stub(:version, broken) { get @path }

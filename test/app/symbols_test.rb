@@ -47,7 +47,7 @@ class SymbolsTest < Minitest::Test
     assert_match "p-glyph", drawn("fw-01")
     send_act("symbol/#{fire.id}", symbol: symbols["valve"].id, every: "yes")
     assert_match(/<image|<use/, drawn("fw-01"))
-    assert_match "historian is drawn as pump", get("#{@path}/reading").body + Basalt::Statements::Teller.new(model_of(@project)).project
+    assert_match "historian is drawn as pump", get("#{@path}/reading").body + Basalt::Statements::Unparser.new(model_of(@project)).project
     2.times { send_act("undo") }
     assert_match "p-glyph", drawn("historian")
     assert_match "p-glyph", drawn("fw-01")

@@ -42,7 +42,7 @@ class NewUserTest < Minitest::Test
     assert_equal SUBNETS.keys.sort, made.of_kind("subnet").map(&:name).sort
     joined = made.of_kind("attachment").map { |line| [made.element(line.target("thing")).name, made.element(line.target("subnet")).name] }
     assert_equal HOSTS.flat_map { |subnet, hosts| hosts.map { |host| [host, subnet] } }.sort, joined.reject { |thing, _| thing.start_with?("edge") }.sort
-    assert_equal LINKS.map(&:sort).sort, made.of_kind("link").map { |line| line.poles.map { |id| made.element(id).name }.sort }.sort
+    assert_equal LINKS.map(&:sort).sort, made.of_kind("link").map { |line| line.endpoints.map { |id| made.element(id).name }.sort }.sort
     assert_empty all("#refused .refusal", visible: :all).map(&:text)
   end
 
@@ -55,7 +55,7 @@ class NewUserTest < Minitest::Test
       assert_equal attributes.map { |text| text.sub(/ (key|required)\z/, "") }, made.parts_of(owner.id).map(&:name), entity
       assert_equal attributes.grep(/key\z/).length, made.parts_of(owner.id).count { |part| part["key"] }, entity
     end
-    assert_equal RELATIONS.map { |one, verb, other| [verb, one, other] }.sort, made.of_kind("relationship").map { |line| [line.name, *line.poles.map { |id| made.element(id).name }] }.sort
+    assert_equal RELATIONS.map { |one, verb, other| [verb, one, other] }.sort, made.of_kind("relationship").map { |line| [line.name, *line.endpoints.map { |id| made.element(id).name }] }.sort
   end
 
   # What the page draws is what the model holds, and no symbol lies on another.

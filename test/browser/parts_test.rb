@@ -21,7 +21,7 @@ class PartsTest < Minitest::Test
   def reading
     settled
     set = model_of(@project)
-    Basalt::Statements::Teller.new(set).sentences(set.sheet_list.first.id).flat_map(&:last)
+    Basalt::Statements::Unparser.new(set).sentences(set.sheet_list.first.id).flat_map(&:last)
   end
 
   def test_a_row_is_edited_as_text_and_enter_goes_on_to_a_new_one

@@ -44,7 +44,7 @@ class TypingTest < Minitest::Test
   def holds(*sentences)
     settled
     set = model_of(@project)
-    told = Basalt::Statements::Teller.new(set).sentences(set.sheet_list.first.id).flat_map(&:last)
+    told = Basalt::Statements::Unparser.new(set).sentences(set.sheet_list.first.id).flat_map(&:last)
     assert_equal sentences.sort, told.sort, @weather
     assert_empty SERVED.bad.map(&:to_a), @weather
     assert_no_css "#refused .refusal", visible: :all

@@ -85,7 +85,7 @@ class BoundariesTest < Minitest::Test
     point = draft.placement(sheet(set), line.id).route["points"].first
     assert box.grow(1).overlap?(Basalt::Layout::Box.at(*point, 1, 1)), "its line leads to its edge"
     held = set.advance(draft.effect)
-    assert_includes Basalt::Statements::Teller.new(held).sheet(sheet(held)), "Here is collapsed"
+    assert_includes Basalt::Statements::Unparser.new(held).sheet(sheet(held)), "Here is collapsed"
     open = collapsed(held, "Here", closed: false)
     again = D::SVG.layers(D::Scene.new(open, sheet(held)).items)
     assert_equal before.scan(/>([^<>]+)</).sort, again.scan(/>([^<>]+)</).sort

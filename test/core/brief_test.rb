@@ -201,9 +201,9 @@ class BriefTest < Minitest::Test
 
   def test_requirements_are_numbered_by_the_pattern_of_the_project
     set = model("numbering House, pattern \"REQ-{000}\"\nrequirement REQ-001: x\nrequirement REQ-003: y")
-    assert_equal "REQ-002", B::Meeting.next_number(set)
+    assert_equal "REQ-002", B::Satisfaction.next_number(set)
     assert_equal facts(set), facts(model(reading(set)))
-    assert_equal "R1", B::Meeting.next_number(model(""))
+    assert_equal "R1", B::Satisfaction.next_number(model(""))
   end
 
   def test_a_phrase_becomes_what_the_families_accept_with_a_name_proposed

@@ -58,7 +58,7 @@ class DrawingDirectlyTest < Minitest::Test
       index = L::Index.new
       some.each_with_index { |box, id| index.add(id, box) }
       ends = [L::Box.new(x: -200, y: random.rand(600), w: 80, h: 40), L::Box.new(x: 1200, y: random.rand(600), w: 80, h: 40)]
-      way = L::Maze.new(index, L::Index.new, []).path(*ends.map { |box| L::BoxTerminal.new(box).doors(nil) }, reach: 600) or next
+      way = L::OrthogonalRouter.new(index, L::Index.new, []).path(*ends.map { |box| L::BoxTerminal.new(box).attachment_points(nil) }, reach: 600) or next
       L::Polyline.boxes(way).each { |run| assert index.free?(run), "a run through a box" }
       way.each_cons(2) { |one, other| assert one[0] == other[0] || one[1] == other[1] }
     end

@@ -41,7 +41,7 @@ class FlowWordsTest < Minitest::Test
 
   def assert_gaps(set, message)
     routes(set).combination(2) do |(one, first), (other, second)|
-      next unless one.poles.sort == other.poles.sort
+      next unless one.endpoints.sort == other.endpoints.sort
 
       runs = [first, second].map { |route| Layout::Polyline.boxes(route["points"]) }
       runs.first.product(runs.last).each { |a, b| assert_operator apart(a, b), :>=, GAP.fetch(set.sheet_list.first.notation), "#{message}: #{one.name} and #{other.name}" }
@@ -92,7 +92,7 @@ class FlowWordsTest < Minitest::Test
       next unless sheet.writing.lines.include?("flow") || sheet.notation == "activities"
 
       lines = sheet.writing.lines_on(set, sheet.id)
-      assert_empty Drawing::Ways.new(Drawing::Board.new(Change::Draft.new(set), sheet.id)).crowded(lines), sheet.name
+      assert_empty Drawing::EdgeRouting.new(Drawing::LayoutContext.new(Change::Draft.new(set), sheet.id)).crowded(lines), sheet.name
     end
   end
 end

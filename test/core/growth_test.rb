@@ -29,16 +29,16 @@ class GrowthTest < Minitest::Test
   # What stands where is kept from act to act, as it is where a project is open.
   def taken(set, line)
     sheet_id = set.sheet_list.first.id
-    @grounds ||= {}.compare_by_identity
-    ground = @grounds[set] ||= Drawing::Ground.new(set, sheet_id)
+    @spatial_indexes ||= {}.compare_by_identity
+    spatial_index = @spatial_indexes[set] ||= Drawing::SpatialIndex.new(set, sheet_id)
     draft = say(set, "A", line)
-    Drawing::Arranger.new(draft, sheet_id, ground:).follow
-    assert_in_step(ground, draft, sheet_id, line)
+    Drawing::Arranger.new(draft, sheet_id, spatial_index:).follow
+    assert_in_step(spatial_index, draft, sheet_id, line)
     draft
   end
 
   def assert_in_step(kept, draft, sheet_id, message)
-    fresh = Drawing::Ground.new(draft, sheet_id)
+    fresh = Drawing::SpatialIndex.new(draft, sheet_id)
     draft.placements_on(sheet_id).map(&:element_id).each do |id|
       %i[things lines labels].each { |what| assert_equal fresh.public_send(what).boxes(id).to_set, kept.public_send(what).boxes(id).to_set, "#{message}: #{what} of #{draft.element(id).name}" }
     end
@@ -52,7 +52,7 @@ class GrowthTest < Minitest::Test
   def quality(set)
     sheet = set.sheet_list.first
     boxes = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
-    lines = sheet.writing.lines_on(set, sheet.id).map { |line| [*line.poles.values_at(0, -1), set.placement(sheet.id, line.id).route["points"]] }
+    lines = sheet.writing.lines_on(set, sheet.id).map { |line| [*line.endpoints.values_at(0, -1), set.placement(sheet.id, line.id).route["points"]] }
     Layout::Quality.new(boxes, lines)
   end
 
@@ -92,7 +92,7 @@ class GrowthTest < Minitest::Test
     sheet = set.sheet_list.first
     draft = Change::Draft.new(set)
     Change::Arrange.new(placement_id: set.placement(sheet.id, set.named("t4").first.id).id, to: { x: 1500, y: 900, by_hand: true }).apply(draft)
-    Drawing::Arranger.new(draft, sheet.id, ground: @grounds[set]).follow
+    Drawing::Arranger.new(draft, sheet.id, spatial_index: @spatial_indexes[set]).follow
     set.advance(draft.effect)
     before = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
     ["server fresh", "fresh to t4", "fresh to t1", "router other", "other to t2"].each { |line| set.advance(taken(set, line).effect) }
@@ -105,13 +105,13 @@ class GrowthTest < Minitest::Test
     set = typed(lines)
     sheet = set.sheet_list.first
     5.times do |n|
-      corner = Drawing::Contents.new(set, sheet.id).waiting
+      corner = Drawing::SheetStatistics.new(set, sheet.id).waiting
       waiting, joined = set.things_on(sheet.id).partition { |thing| set.relations_of(thing.id).empty? }
       waiting.each { |thing| assert corner.overlap?(set.placement(sheet.id, thing.id).box), "#{thing.name} is in the corner" }
       joined.each { |thing| refute corner.overlap?(set.placement(sheet.id, thing.id).box), "#{thing.name} is not" }
       set.advance(taken(set, "s#{n} on S at .1#{n}").effect)
     end
-    assert_nil Drawing::Contents.new(set, sheet.id).waiting
+    assert_nil Drawing::SheetStatistics.new(set, sheet.id).waiting
   end
 
   def test_the_corner_is_drawn_on_the_page_and_not_in_a_print

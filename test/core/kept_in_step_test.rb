@@ -13,7 +13,7 @@ class KeptInStepTest < Minitest::Test
       random = Random.new(seed)
       set = model(GeneratedNetwork.new(seed, subnets: 2, things: 6).text, tidy: true)
       sheet = set.sheet_list.first.id
-      contents = Drawing::Contents.new(set, sheet)
+      contents = Drawing::SheetStatistics.new(set, sheet)
       25.times do |step|
         draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
         act(draft, sheet, random, step)
@@ -21,7 +21,7 @@ class KeptInStepTest < Minitest::Test
         affected = Drawing::Affected.by(draft)
         set.advance(draft.effect)
         contents.renew(set, affected)
-        fresh = Drawing::Contents.new(set, sheet)
+        fresh = Drawing::SheetStatistics.new(set, sheet)
         assert_equal [fresh.extent, fresh.counts, fresh.size], [contents.extent, contents.counts, contents.size], "#{seed}, #{step}"
       end
     end
@@ -42,7 +42,7 @@ class KeptInStepTest < Minitest::Test
     60.times do |seed|
       random = Random.new(seed)
       values = Array.new(random.rand(1..60)) { random.rand(2).zero? ? random.rand(-500..900) : random.rand(-500.0..900.0).round(1) }
-      ruler = Layout::Ruler.new(values)
+      ruler = Layout::Axis.new(values)
       sorted = values.uniq.sort
       assert_equal sorted, ruler.values
       (sorted + [-600, 1000, *Array.new(20) { random.rand(-600.0..1000.0) }]).each do |bound|
@@ -73,9 +73,9 @@ class KeptInStepTest < Minitest::Test
     [60, 92, 151].each do |side|
       box = Layout::Box.new(x: 10, y: 20, w: side, h: side)
       cover = Layout::CircleTerminal.cover(box)
-      doors = Layout::CircleTerminal.new(box).doors([0, 0])
-      assert_equal 20, doors.uniq.length
-      doors.each do |(x, y), (dx, dy)|
+      attachment_points = Layout::CircleTerminal.new(box).attachment_points([0, 0])
+      assert_equal 20, attachment_points.uniq.length
+      attachment_points.each do |(x, y), (dx, dy)|
         assert_in_delta side / 2.0, Math.hypot(x - box.cx, y - box.cy), 0.01
         way = Layout::Box.along([x, y], [x + (dx * 200), y + (dy * 200)])
         assert(cover.none? { |part| part.overlap?(way) }, "the way out at #{[x, y]} runs through the circle")
@@ -106,7 +106,7 @@ class KeptInStepTest < Minitest::Test
         ["role Desk clerk", "role Site owner"],
       ['"a, b" walks it', activities] => ['role "a, b"'], ["nothing like a name", entities] => [], ["Meter measures", entities] => [],
       ["entity Meter\nx", entities] => [], ["Meter is Meter is", context] => [] }.each do |(text, sheet), wanted|
-      assert_equal wanted.empty? ? [] : [*wanted, text], Statements::Groundwork.of(text, set, sheet), text
+      assert_equal wanted.empty? ? [] : [*wanted, text], Statements::MissingDeclarations.of(text, set, sheet), text
     end
   end
 

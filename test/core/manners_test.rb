@@ -72,7 +72,7 @@ class MannersTest < Minitest::Test
     assert_equal "n4", chosen.min_by { |_, box| Math.hypot(box.cx - chosen["n4"].cx, box.cy - chosen["n4"].cy) }.first
   end
 
-  Basalt::Drawing::Manner::ALL.each do |manner, words|
+  Basalt::Drawing::LayoutStyle::ALL.each do |manner, words|
     define_method(:"test_sheets_laid_out_#{words.tr(' ', '_')}_are_clear") do
       4.times do |seed|
         text = GeneratedNetwork.new(seed, subnets: 3, things: 4).text.sub("logical network", "logical network, laid out #{words}")

@@ -53,7 +53,7 @@ class NotationsTest < Minitest::Test
       writing.lines_on(set, sheet_id).each do |line|
         route = set.placement(sheet_id, line.id)&.route or next
         runs = Layout::Polyline.boxes(route["points"])
-        boxes.each { |id, box| refute runs.any? { |run| run.overlap?(box.grow(-1)) }, "#{message}: #{line.name || line.kind} through #{set.element(id).name}" unless line.poles.include?(id) }
+        boxes.each { |id, box| refute runs.any? { |run| run.overlap?(box.grow(-1)) }, "#{message}: #{line.name || line.kind} through #{set.element(id).name}" unless line.endpoints.include?(id) }
       end
     end
   end
@@ -64,7 +64,7 @@ class NotationsTest < Minitest::Test
       writing.lines_on(set, sheet_id).each do |line|
         points = set.placement(sheet_id, line.id).route["points"]
         points.each_cons(2) { |one, other| assert one[0] == other[0] || one[1] == other[1], "#{message}: #{points}" }
-        line.poles.values_at(0, -1).zip(points.values_at(0, -1)).each do |id, (x, y)|
+        line.endpoints.values_at(0, -1).zip(points.values_at(0, -1)).each do |id, (x, y)|
           box = set.placement(sheet_id, Drawing::Nesting.new(set, sheet_id).stand_in(id)).box
           assert box.grow(2).overlap?(Layout::Box.new(x: x - 0.1, y: y - 0.1, w: 0.2, h: 0.2)), "#{message}: a line to #{set.element(id).name} ends beside it"
         end
@@ -101,7 +101,7 @@ class NotationsTest < Minitest::Test
     plain = drawn_lines(set, sheet_id)
     draft = Change::Draft.new(set).apply(Change::SetView.new(sheet_id:, part: "parallels", on: true))
     folded = drawn_lines(draft, sheet_id)
-    pairs = set.of_kind("link").map { |link| link.poles.sort }.tally
+    pairs = set.of_kind("link").map { |link| link.endpoints.sort }.tally
     assert_equal set.of_kind("link").length, plain.length
     assert_equal pairs.length, folded.length
     numbers = folded.flat_map { |item| item.shapes.select { |shape| shape[0] == :text }.map { |shape| shape[3] } }.grep(/lines/)
@@ -118,7 +118,7 @@ class NotationsTest < Minitest::Test
       sheet = set.sheet_list.first
       draft = varied(set, sheet, "diamonds")
       sheet_now = draft.sheets[sheet.id]
-      sheet_now.writing.lines_on(draft, sheet.id).select { |line| line.kind == "relationship" && line.poles.uniq.length > 1 }.each do |line|
+      sheet_now.writing.lines_on(draft, sheet.id).select { |line| line.kind == "relationship" && line.endpoints.uniq.length > 1 }.each do |line|
         placed = draft.placement(sheet.id, line.id).route
         x, y = placed["labels"].fetch("middle")
         assert Layout::Polyline.boxes(placed["points"]).any? { |run| run.grow(1).overlap?(Layout::Box.new(x: x - 0.5, y: y - 0.5, w: 1, h: 1)) }, "#{seed}: #{line.name}"

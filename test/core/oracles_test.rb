@@ -169,10 +169,10 @@ class OraclesTest < Minitest::Test
   def test_lines_leave_a_box_far_enough_apart_to_be_told_apart
     200.times do
       one = box
-      doors = Layout::BoxTerminal.new(one).doors([0, 0])
-      assert_equal doors.uniq, doors
-      doors.each { |(x, y), _| assert one.grow(1).overlap?(Layout::Box.new(x: x - 0.5, y: y - 0.5, w: 1, h: 1)) }
-      doors.group_by(&:last).each_value do |side|
+      attachment_points = Layout::BoxTerminal.new(one).attachment_points([0, 0])
+      assert_equal attachment_points.uniq, attachment_points
+      attachment_points.each { |(x, y), _| assert one.grow(1).overlap?(Layout::Box.new(x: x - 0.5, y: y - 0.5, w: 1, h: 1)) }
+      attachment_points.group_by(&:last).each_value do |side|
         side.map(&:first).combination(2) { |(x, y), (other_x, other_y)| assert_operator (x - other_x).abs + (y - other_y).abs, :>=, Layout::BoxTerminal::APART - 1 }
       end
     end

@@ -61,11 +61,11 @@ class ProcessTest < Minitest::Test
     }
     shapes.each do |text, outside|
       set = model("project T\nsheet A: activities\n#{text}")
-      verdicts = Basalt::Process::Standing.new(set).verdicts
+      verdicts = Basalt::Process::SystemBoundary.new(set).verdicts
       assert_equal outside, verdicts.select(&:outside?).map { |one| set.element(one.party_id).name }, text
     end
     set = model("sheet A: activities\nrole Clerk\noutsider Caller\nCaller rings, giving report to Clerk\nClerk is outside because it is another house")
-    assert_equal(["gives the report; nothing it does processes information", "it is another house"], Basalt::Process::Standing.new(set).verdicts.map(&:why))
+    assert_equal(["gives the report; nothing it does processes information", "it is another house"], Basalt::Process::SystemBoundary.new(set).verdicts.map(&:why))
   end
 
   def test_numbers_follow_the_places_and_a_balanced_tree_stays_balanced_under_every_move
@@ -90,7 +90,7 @@ class ProcessTest < Minitest::Test
   end
 
   # What flows from lowest to lowest, whatever levels it passes.
-  def flows(set) = Basalt::Process::Lifting.new(set).base.sort
+  def flows(set) = Basalt::Process::FlowPropagation.new(set).base.sort
 
   def assert_balanced(set, message)
     lacks = set.of_kind("process").reject { |one| one.container_id.nil? && L.children(set, one.id).empty? }.flat_map { |one| Basalt::Process::Balance.new(set, one).lacks.map { |lack| [one.name, lack.where, lack.name] } }

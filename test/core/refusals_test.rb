@@ -17,8 +17,8 @@ class RefusalsTest < Minitest::Test
 
   # @return [Array<Array(Model::Sheet, String)>] sentences of all sheets
   def sentences
-    teller = S::Teller.new(@set)
-    @set.sheet_list.flat_map { |sheet| teller.sheet(sheet.id).map { |line| [sheet, line] } }
+    unparser = S::Unparser.new(@set)
+    @set.sheet_list.flat_map { |sheet| unparser.sheet(sheet.id).map { |line| [sheet, line] } }
   end
 
   def misread(line, sheet)
@@ -99,7 +99,7 @@ class RefusalsTest < Minitest::Test
   end
 
   def offered?(head, rest, context)
-    words = S::Continuation.new(head, context).words.map(&:first)
+    words = S::Completion.new(head, context).words.map(&:first)
     words.any? { |word| rest.start_with?(word) }
   end
 
@@ -115,7 +115,7 @@ class RefusalsTest < Minitest::Test
       head = words.first(random.rand(words.length)).join(" ")
       head += " " unless head.empty?
       here = context(sheet)
-      S::Continuation.new(head, here).words.map(&:first).sample(5, random:).each do |word|
+      S::Completion.new(head, here).words.map(&:first).sample(5, random:).each do |word|
         matcher = S::Matcher.new("#{head}#{word}", here)
         S::Grammar.forms_for(matcher.token(0)&.text).each { |form| matcher.fit(form) }
         assert matcher.furthest >= matcher.tokens.length - 1 || S::Line.right?("#{head}#{word}", here), "#{head}#{word}"

@@ -159,7 +159,7 @@ class StatementsTest < Minitest::Test
   def test_what_could_go_on_is_offered
     set = model("sheet S: logical network\nserver historian\nsubnet Plant 10.0.0.0/24")
     context = Basalt::Statements::Context.new(Basalt::Change::Draft.new(set), sheet_id: set.sheet_list.first.id)
-    offered = ->(head) { Basalt::Statements::Continuation.new(head, context).words.map(&:first) }
+    offered = ->(head) { Basalt::Statements::Completion.new(head, context).words.map(&:first) }
     assert_includes offered.call("historian"), "on"
     assert_includes offered.call("historian on "), "Plant"
     assert_includes offered.call(""), "access point"

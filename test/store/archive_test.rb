@@ -11,7 +11,7 @@ class ArchiveTest < Minitest::Test
 
   def worked_on
     project = demo
-    desk = Store::Desk.for(project.id)
+    desk = Store::ProjectSession.for(project.id)
     desk.open do |open|
       sheet = open.set.sheets[sheet_of(project, "Greyholm plant network").id]
       open.act(said: "said: server x", by: "a", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new("server x").into(draft, sheet_id: sheet.id) }
@@ -28,7 +28,7 @@ class ArchiveTest < Minitest::Test
 
   def shape(project_id)
     set = model_of(project_id.is_a?(String) ? Store::Project.find(project_id) : project_id)
-    [Basalt::Statements::Teller.new(set).project, set.placements.each.sort_by(&:ordinal).map { |p| p.to_h.except(:id, :sheet_id, :element_id) }, set.waivers.each.map(&:reason)]
+    [Basalt::Statements::Unparser.new(set).project, set.placements.each.sort_by(&:ordinal).map { |p| p.to_h.except(:id, :sheet_id, :element_id) }, set.waivers.each.map(&:reason)]
   end
 
   def test_a_project_comes_back_as_another_that_is_the_same
@@ -44,14 +44,14 @@ class ArchiveTest < Minitest::Test
     assert_equal(model_of(project).sheet_list.map { |sheet| model_of(project).element(sheet.subject_id.to_s)&.name }, model_of(copy).sheet_list.map { |sheet|
       model_of(copy).element(sheet.subject_id.to_s)&.name
     })
-    assert_equal(Store::Desk.for(project.id).open { |desk| desk.findings.length }, Store::Desk.for(copy.id).open { |desk| desk.findings.length })
+    assert_equal(Store::ProjectSession.for(project.id).open { |desk| desk.findings.length }, Store::ProjectSession.for(copy.id).open { |desk| desk.findings.length })
   end
 
   def test_what_was_done_before_can_still_be_undone
     project = worked_on
     copy = Store::Archive.read(Store::Archive.write(project.id), &SAFE)
     sheet = sheet_of(copy, "Greyholm plant network")
-    Store::Desk.for(copy.id).open { |desk| 2.times { assert desk.undo(by: "b", sheet_id: sheet.id) } }
+    Store::ProjectSession.for(copy.id).open { |desk| 2.times { assert desk.undo(by: "b", sheet_id: sheet.id) } }
     assert_empty model_of(copy).named("x")
   end
 

@@ -119,7 +119,7 @@ class DerivedTablesTest < Minitest::Test
       [draft.element(one.target("table")).name, one["least"], draft.element(one.target("of")).name]
     }.sort_by(&:last).reverse)
     statements = D::Physical::Script.new(draft).statements
-    assert_equal statements.map(&:text), D::Physical::Script.new(model(Basalt::Statements::Teller.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))).statements.map(&:text)
+    assert_equal statements.map(&:text), D::Physical::Script.new(model(Basalt::Statements::Unparser.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))).statements.map(&:text)
     rows = lambda do |*inserts|
       Store::Proof.of(statements + ["BEGIN", *inserts, "COMMIT"].map { |text_of| D::Physical::Script::Statement.new(text: text_of, element_id: nil) }).message
     end
@@ -146,7 +146,7 @@ class DerivedTablesTest < Minitest::Test
     }
     assert proved(draft).passed?
     assert_empty D::Logical::Derivation.new(draft).steps
-    copy = model(Basalt::Statements::Teller.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))
+    copy = model(Basalt::Statements::Unparser.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))
     assert_equal D::Physical::Script.new(draft).text, D::Physical::Script.new(copy).text
     draft.apply(Basalt::Change::Set.new(id: draft.of_kind("view").first.id, fact: "query", value: "SELECT 1 AS load"),
                 Basalt::Change::Set.new(id: draft.named("load").first.id, fact: "rule", value: "(SELECT 7)"))
@@ -249,7 +249,7 @@ class DerivedTablesTest < Minitest::Test
     draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid })
     assert_empty D::Physical::Schema.new(SCHEMA).into(draft)
     again = D::Physical::Script.new(draft).text
-    said = Basalt::Statements::Teller.new(draft).project
+    said = Basalt::Statements::Unparser.new(draft).project
     copy = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid })
     Basalt::Statements::Document.new(said).into(copy)
     assert_equal again, D::Physical::Script.new(copy).text

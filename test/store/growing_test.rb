@@ -22,7 +22,7 @@ class GrowingTest < Minitest::Test
             "jobs has job_id bigint key, crew_id bigint required references crews",
             "skills has skill_id bigint key", "crew_skills has crew_id bigint key references crews, skill_id bigint key references skills", "remove jobs"].freeze
 
-  def desk = Store::Desk.for(@project.id)
+  def desk = Store::ProjectSession.for(@project.id)
 
   def begin_on(notation)
     @project = project("project P\nsheet S: #{notation}")
@@ -40,7 +40,7 @@ class GrowingTest < Minitest::Test
     desk.open do |open|
       assert_equal rows(fresh), rows(open.set), message
       told = ->(contents) { [contents.extent, contents.counts, contents.size, contents.waiting] }
-      assert_equal told.call(D::Contents.new(fresh, @sheet_id)), told.call(open.contents(@sheet_id)), message
+      assert_equal told.call(D::SheetStatistics.new(fresh, @sheet_id)), told.call(open.contents(@sheet_id)), message
       assert_equal Basalt::Checks::Runner.new(fresh).findings.map(&:key).sort, open.findings.map(&:key).sort, message
     end
     assert_clear(fresh, message)
@@ -71,8 +71,8 @@ class GrowingTest < Minitest::Test
     3.times { desk.open { |open| open.undo(by: "test", sheet_id: @sheet_id) } }
     say("server after-undo on Office at .99")
     mine = desk
-    Store::Desk.clear
-    other = Store::Desk.for(@project.id)
+    Store::ProjectSession.clear
+    other = Store::ProjectSession.for(@project.id)
     other.open { |open| open.act(said: "theirs", by: "other", sheet_id: @sheet_id) { |draft| Basalt::Statements::Document.new("server theirs on Plant").into(draft, sheet_id: @sheet_id) } }
     mine.open { |open| open.act(said: "mine", by: "test", sheet_id: @sheet_id) { |draft| Basalt::Statements::Document.new("server mine on Plant").into(draft, sheet_id: @sheet_id) } }
     assert_equal %w[after-undo mine theirs], model_of(@project).of_kind("device").map(&:name).grep(/after|mine|theirs/).sort
@@ -87,7 +87,7 @@ class GrowingTest < Minitest::Test
       6.times do |n|
         draft = Basalt::Change::Draft.new(open.set)
         Basalt::Statements::Document.new("server ghost-#{n} on Office at .#{60 + n}").into(draft, sheet_id: @sheet_id)
-        refute_empty open.foresee(draft, @sheet_id)
+        refute_empty open.preview(draft, @sheet_id)
       end
     end
     assert_equal before, rows(model_of(@project))

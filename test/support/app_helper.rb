@@ -15,7 +15,7 @@ Store::Database.migrate
 module AppHelper
   def setup
     super
-    Store::Desk.clear
+    Store::ProjectSession.clear
     ActiveRecord::Base.connection.execute("TRUNCATE projects, elements, ends, sheets, placements, journal, intakes CASCADE")
   end
 
@@ -24,7 +24,7 @@ module AppHelper
     Store::Project.open(name).tap do |project|
       next unless text
 
-      Store::Desk.for(project.id).open do |desk|
+      Store::ProjectSession.for(project.id).open do |desk|
         desk.act(said: "began", by: "test") do |draft|
           Basalt::Statements::Document.new(text).into(draft)
           draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true) }

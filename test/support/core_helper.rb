@@ -27,7 +27,7 @@ module CoreHelper
     Basalt::Model::WorkingSet.new.advance(draft.effect)
   end
 
-  def reading(set) = Basalt::Statements::Teller.new(set).project
+  def reading(set) = Basalt::Statements::Unparser.new(set).project
   def findings(set) = Basalt::Checks::Runner.new(set).findings
   def ids_of(set) = findings(set).map(&:id)
 

@@ -29,7 +29,7 @@ class GeneratedLevels
   # Between leaves and what is outside, and on every level that it passes.
   def flow
     pairs = Array.new(random.rand(2..16)) { |n| [*[leaves.sample(random:), (leaves + @ends).sample(random:)].shuffle(random:).map(&:id), "f#{n}"] }.reject { |from, to, _| from == to }
-    lifting = Basalt::Process::Lifting.new(draft)
+    lifting = Basalt::Process::FlowPropagation.new(draft)
     pairs.flat_map { |pair| lifting.levels(pair) }.uniq.each { |from, to, name| add("flow", name, ends: [["from", from], ["to", to]]) }
   end
 end

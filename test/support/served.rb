@@ -29,7 +29,7 @@ class Served
   # No connection for some seconds; then the server knows nothing of what it worked out before.
   def restart(seconds)
     @away_until = Process.clock_gettime(Process::CLOCK_MONOTONIC) + seconds
-    Store::Desk.clear
+    Store::ProjectSession.clear
   end
 
   # @return [Array<Act>] acts that were refused or that failed on their own

@@ -27,7 +27,7 @@ module Basalt
       def kinds = KINDS
       def notations = []
       def forms = [DRAWN_AS]
-      def tellings = { Drawing::Symbols::USE => ->(teller, use) { [teller.say(teller.thing(use.target("thing")), "is drawn as", teller.thing(use.target("symbol")))] } }
+      def unparsers = { Drawing::Symbols::USE => ->(unparser, use) { [unparser.say(unparser.thing(use.target("thing")), "is drawn as", unparser.thing(use.target("symbol")))] } }
       def slots = {}
       def checks = []
 

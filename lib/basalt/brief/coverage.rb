@@ -59,7 +59,7 @@ module Basalt
       end
 
       # @return [String] in words
-      def title(thing) = thing.relation? ? [thing.name || thing.kind, *thing.poles.map { |id| @set.element(id)&.name }].join(" ") : thing.name
+      def title(thing) = thing.relation? ? [thing.name || thing.kind, *thing.endpoints.map { |id| @set.element(id)&.name }].join(" ") : thing.name
 
       private
 

@@ -11,17 +11,17 @@ module Basalt
       def notations = [Notation::Requirements.new]
       def forms = Sentences::FORMS
       def qualities = Sentences::QUALITIES
-      def tellings = Sentences::TELLINGS
+      def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
 
       # One file a check; each registers by being there.
       def checks = Dir[File.join(__dir__, "checks/*.rb")].map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) }
 
       # What is told behind the declaration of something.
-      def details(teller, thing)
+      def details(unparser, thing)
         case thing.kind
-        when "requirement" then thing["text"] ? [teller.say("requirement", teller.name(thing.name), :colon, thing["text"])] : []
-        when "source" then Marking.tell(teller, thing)
+        when "requirement" then thing["text"] ? [unparser.say("requirement", unparser.name(thing.name), :colon, thing["text"])] : []
+        when "source" then Marking.tell(unparser, thing)
         else []
         end
       end

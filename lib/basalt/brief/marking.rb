@@ -43,20 +43,20 @@ module Basalt
         %i[version became].each { |fact| context.set(phrase.id, fact.to_s, said[fact]) if said[fact] }
       end
 
-      def unsay(context, said)
+      def retract(context, said)
         phrases(context.draft, said[:source].id).select { |one| one["at"] == said[:at] && one["quote"] == said[:quote] }.each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
       end
 
-      def qualities(teller, phrase, things)
-        [*(["as", teller.word(phrase["as"])] if phrase["as"]), *(["version", phrase["version"].to_s] if phrase["version"]), *(["for", *things] if things.any?),
+      def qualities(unparser, phrase, things)
+        [*(["as", unparser.word(phrase["as"])] if phrase["as"]), *(["version", phrase["version"].to_s] if phrase["version"]), *(["for", *things] if things.any?),
          *(["noting", Statements::Quoting.quote(phrase["note"])] if phrase["note"]), *(["became", Statements::Quoting.quote(phrase["became"])] if phrase["became"])]
       end
 
-      def tell(teller, source)
-        phrases(teller.set, source.id).map do |phrase|
-          things = things(teller.set, phrase.id).reject { |thing| thing.description.nouns.empty? }
-          listed = things.each_with_index.flat_map { |thing, index| [*([:comma] if index.positive?), teller.thing(thing.id)] }
-          teller.say("in", teller.thing(source.id), "stands", Statements::Quoting.quote(phrase["quote"].to_s), "at", phrase["at"].to_s, *qualities(teller, phrase, listed))
+      def tell(unparser, source)
+        phrases(unparser.set, source.id).map do |phrase|
+          things = things(unparser.set, phrase.id).reject { |thing| thing.description.nouns.empty? }
+          listed = things.each_with_index.flat_map { |thing, index| [*([:comma] if index.positive?), unparser.thing(thing.id)] }
+          unparser.say("in", unparser.thing(source.id), "stands", Statements::Quoting.quote(phrase["quote"].to_s), "at", phrase["at"].to_s, *qualities(unparser, phrase, listed))
         end
       end
     end

@@ -16,7 +16,7 @@ module Basalt
       def name(set, noun, quote)
         kind, = nouns.fetch(noun) { return }
         return if kind.nil?
-        return Meeting.next_number(set) if kind.name == "requirement"
+        return Satisfaction.next_number(set) if kind.name == "requirement"
 
         Model::Names.short(kind.marked.call(quote.gsub(/\s+/, " ")), 200)
       end

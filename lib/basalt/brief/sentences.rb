@@ -9,22 +9,26 @@ module Basalt
       STANDS = "in <source:thing(source)> stands <quote:word> at <at:integer> [as <as:word>] [version <version:integer>] [for <things:things>] [noting <note:word>] [became <became:word>]"
 
       FORMS = [
-        Statements::Form.new("requirement <name:new> : <text:text>", declares: [REQUIREMENT, {}, nil], unsay: ->(context, said, other) { Meeting.untold(context, said, other) }) do |context, said|
+        Statements::Form.new("requirement <name:new> : <text:text>", declares: [REQUIREMENT, {}, nil], retract: ->(context, said, other) {
+          Satisfaction.untold(context, said, other)
+        }) do |context, said|
           requirement = context.declare(REQUIREMENT, said[:name], {}, {})
           context.set(requirement.id, "text", said[:text])
         end,
-        Statements::Form.new("<thing:thing> meets <requirements:things(requirement)>", unsay: ->(context, said, _) { Meeting.unsay(context, said) }) { |context, said| Meeting.say(context, said) },
+        Statements::Form.new("<thing:thing> meets <requirements:things(requirement)>", retract: ->(context, said, _) {
+          Satisfaction.retract(context, said)
+        }) { |context, said| Satisfaction.say(context, said) },
         Statements::Form.new("<thing:thing> is there for <other:thing>") do |context, said|
-          context.draft.apply(Meeting.joining(context.draft, "serves", said[:thing].id, said[:other].id))
+          context.draft.apply(Satisfaction.joining(context.draft, "serves", said[:thing].id, said[:other].id))
         end,
-        Statements::Form.new(STANDS, late: true, unsay: ->(context, said, _) { Marking.unsay(context, said) }) { |context, said| Marking.say(context, said) }
+        Statements::Form.new(STANDS, late: true, retract: ->(context, said, _) { Marking.retract(context, said) }) { |context, said| Marking.say(context, said) }
       ].freeze
 
       SLOTS = { type: Statements::ChoiceSlot.new(Kinds::TYPES), priority: Statements::ChoiceSlot.new(Kinds::PRIORITIES), state: Statements::ChoiceSlot.new(Kinds::STATES) }.freeze
 
-      TELLINGS = {
-        "meets" => ->(teller, one) { [teller.say(teller.thing(one.target("thing")), "meets", teller.thing(one.target("requirement")))] },
-        "serves" => ->(teller, one) { [teller.say(teller.thing(one.target("thing")), "is there for", teller.thing(one.target("other")))] },
+      UNPARSERS = {
+        "meets" => ->(unparser, one) { [unparser.say(unparser.thing(one.target("thing")), "meets", unparser.thing(one.target("requirement")))] },
+        "serves" => ->(unparser, one) { [unparser.say(unparser.thing(one.target("thing")), "is there for", unparser.thing(one.target("other")))] },
         "marking" => ->(_teller, _one) { [] }
       }.freeze
 

@@ -10,7 +10,7 @@ module Basalt
           id: id || draft.new_id, kind:, name: name && Model::Names.clean(name), owner_id:, rank: rank || next_rank(draft),
           container_id:, facts: checked(description), ends: joined(draft, description), said_by:, external_id:
         )
-        Identity.check(draft, element)
+        Uniqueness.check(draft, element)
         draft.put(:elements, element)
       end
 

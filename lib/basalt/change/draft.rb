@@ -43,7 +43,7 @@ module Basalt
 
       # Takes over what another draft over this one came to.
       # @param trial [Draft]
-      def absorb(trial)
+      def merge(trial)
         trial.effect.deltas.each { |delta| delta.after ? @overlays[delta.table].put(delta.after) : delete(delta.table, delta.id) }
         self
       end

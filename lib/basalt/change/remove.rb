@@ -7,14 +7,14 @@ module Basalt
     Remove = Value.of(:id) do
       def apply(draft)
         element = draft.element(id) or raise Conflict, "it is no longer there"
-        strike(draft, element)
+        delete(draft, element)
       end
 
       private
 
-      def strike(draft, element)
-        draft.relations_of(element.id).each { |relation| strike(draft, relation) }
-        draft.parts_of(element.id).each { |part| strike(draft, part) }
+      def delete(draft, element)
+        draft.relations_of(element.id).each { |relation| delete(draft, relation) }
+        draft.parts_of(element.id).each { |part| delete(draft, part) }
         draft.contents_of(element.id).each { |inner| draft.put(:elements, inner.with(container_id: nil)) }
         draft.placements.by(:element, element.id).each { |placement| draft.delete(:placements, placement.id) }
         draft.sheets_about(element.id).each { |sheet| draft.put(:sheets, sheet.with(subject_id: nil)) }

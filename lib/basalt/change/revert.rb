@@ -15,7 +15,7 @@ module Basalt
         current = draft.table(delta.table)[delta.id]
         if delta.before.nil? then bring(draft, delta, current)
         elsif current.nil? then raise Conflict, "#{title(delta)} is no longer there"
-        elsif delta.after.nil? then strike(draft, delta, current)
+        elsif delta.after.nil? then delete(draft, delta, current)
         else
           draft.put(delta.table, merge(delta, current))
         end
@@ -27,7 +27,7 @@ module Basalt
         draft.put(delta.table, delta.after)
       end
 
-      def strike(draft, delta, current)
+      def delete(draft, delta, current)
         raise Conflict, "#{title(delta)} has been altered since" unless current == delta.before
 
         draft.delete(delta.table, delta.id)

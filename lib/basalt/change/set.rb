@@ -12,7 +12,7 @@ module Basalt
         altered = alter(draft, element)
         return if altered == element
 
-        Identity.check(draft, altered)
+        Uniqueness.check(draft, altered)
         draft.put(:elements, altered)
       end
 

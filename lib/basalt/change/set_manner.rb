@@ -6,7 +6,7 @@ module Basalt
     SetManner = Value.of(:sheet_id, :manner) do
       def apply(draft)
         sheet = draft.sheets[sheet_id] or raise Conflict, "the sheet is no longer there"
-        raise Mistake, "a sheet is laid out #{Drawing::Manner::ALL.values.join(', ')}, not “#{Model::Names.short(manner)}”" unless manner.nil? || Drawing::Manner::ALL.key?(manner)
+        raise Mistake, "a sheet is laid out #{Drawing::LayoutStyle::ALL.values.join(', ')}, not “#{Model::Names.short(manner)}”" unless manner.nil? || Drawing::LayoutStyle::ALL.key?(manner)
 
         view = (sheet.view || {}).merge("manner" => manner).compact
         altered = sheet.with(view: view.empty? ? nil : view)

@@ -17,14 +17,14 @@ module Basalt
         attr_reader :id, :severity, :reads
       end
 
-      # @param survey [Survey]
-      def initialize(survey)
-        @survey = survey
+      # @param analysis [AnalysisContext]
+      def initialize(analysis)
+        @analysis = analysis
       end
 
-      attr_reader :survey
+      attr_reader :analysis
 
-      def set = survey.set
+      def set = analysis.set
 
       # @return [Array<Finding>]
       def findings

@@ -16,10 +16,10 @@ module Basalt
       # @param kinds [Array<String>, nil] kinds that were touched; nil runs every check
       # @return [Hash{Class => Array<Finding>}]
       def by_check(kinds = nil)
-        survey = Survey.new(@set)
+        analysis = AnalysisContext.new(@set)
         Families.gather(:checks).to_h do |check|
           stale = kinds.nil? || !@known.key?(check) || check.reads.intersect?(kinds)
-          [check, stale ? check.new(survey).findings : @known[check]]
+          [check, stale ? check.new(analysis).findings : @known[check]]
         end
       end
 

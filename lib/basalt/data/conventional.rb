@@ -10,7 +10,7 @@ module Basalt
       def pattern(name)
         Statements::Quality.new(Logical::Conventions::KIND, "#{name} pattern <value:word>",
                                 take: ->(context, convention, said) { context.set(convention.id, name, said[:value]) },
-                                tell: ->(teller, convention) { convention[name] ? [["#{name} pattern", teller.word(convention[name])]] : [] },
+                                tell: ->(unparser, convention) { convention[name] ? [["#{name} pattern", unparser.word(convention[name])]] : [] },
                                 clear: ->(context, convention) { context.set(convention.id, name, nil) })
       end
     end

@@ -51,22 +51,22 @@ module Basalt
       end
 
       # @param subject [Array] the parts of the sentence that name the owner
-      def tell(teller, owner, subject = [teller.thing(owner.id)])
-        teller.say_list([*subject, "has"], of(teller.set, owner.id).map { |attribute| words(teller, attribute) })
+      def tell(unparser, owner, subject = [unparser.thing(owner.id)])
+        unparser.say_list([*subject, "has"], of(unparser.set, owner.id).map { |attribute| words(unparser, attribute) })
       end
 
-      def told(teller, attributes)
-        attributes.flat_map { |attribute| [:comma, *words(teller, attribute)] }.drop(1)
+      def told(unparser, attributes)
+        attributes.flat_map { |attribute| [:comma, *words(unparser, attribute)] }.drop(1)
       end
 
-      def words(teller, attribute)
-        parts = of(teller.set, attribute.id)
-        [teller.name(attribute.name), *([:open, *told(teller, parts), :close] if parts.any?),
-         *AttributesSlot::FLAGS.filter_map { |fact, said| said if attribute[fact] }, *(attribute["derived"] ? derived(teller, attribute) : []),
+      def words(unparser, attribute)
+        parts = of(unparser.set, attribute.id)
+        [unparser.name(attribute.name), *([:open, *told(unparser, parts), :close] if parts.any?),
+         *AttributesSlot::FLAGS.filter_map { |fact, said| said if attribute[fact] }, *(attribute["derived"] ? derived(unparser, attribute) : []),
          *AttributesSlot::TEXTS.flat_map { |fact, said| attribute[fact] ? [said, Statements::Quoting.quote(attribute[fact])] : [] }]
       end
 
-      def derived(teller, attribute) = ["derived", *(["from", teller.name(attribute["source"])] if attribute["source"])]
+      def derived(unparser, attribute) = ["derived", *(["from", unparser.name(attribute["source"])] if attribute["source"])]
     end
   end
 end

@@ -48,7 +48,7 @@ module Basalt
                   source: source(element))
       end
 
-      def joined(element) = element.relation? ? element.poles.map { |id| @set.element(id).name }.join(" – ") : nil
+      def joined(element) = element.relation? ? element.endpoints.map { |id| @set.element(id).name }.join(" – ") : nil
       def source(element) = element["thread"] && Threads.path(@set, element["thread"])&.sub(%r{/\..*}, "")
 
       # What was derived means what its source means.

@@ -11,18 +11,18 @@ module Basalt
       def notations = [Notation::Entities.new, Notation::Tables.new]
       def forms = Sentences::FORMS + Sentences::TABLES
       def qualities = Sentences::QUALITIES
-      def tellings = Sentences::TELLINGS
+      def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
 
       # One file a check; each registers by being there.
       def checks = Dir[File.join(__dir__, "checks/*.rb")].map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) }
 
       # What is told behind the declaration of an entity or a table.
-      def details(teller, thing)
-        return Tabling.tell(teller, thing) if thing.kind == "table"
-        return Threads.told(teller, thing) if thing.kind == "view"
+      def details(unparser, thing)
+        return Tabling.tell(unparser, thing) if thing.kind == "table"
+        return Threads.told(unparser, thing) if thing.kind == "view"
 
-        %w[entity meeting].include?(thing.kind) ? Describing.tell(teller, thing) : []
+        %w[entity meeting].include?(thing.kind) ? Describing.tell(unparser, thing) : []
       end
     end
   end

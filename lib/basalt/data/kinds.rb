@@ -23,7 +23,7 @@ module Basalt
         Model::Kind.new(name: "entity", marked: ->(text) { Kinds.titled(text) }, plural: "entities", role: "strength", brief: ["strength"],
                         nouns: { "entity" => {}, WEAK => { "strength" => WEAK } },
                         fields: [field("strength", :choice, choices: [WEAK]), field("split", :choice, choices: SPLITS, label: "kinds of it"),
-                                 flag("complete", "kinds complete"), field("strategy", :choice, choices: Logical::Kindred::STRATEGIES, label: "kinds are kept"), *GLOSSARY]),
+                                 flag("complete", "kinds complete"), field("strategy", :choice, choices: Logical::SpecialisationMapping::STRATEGIES, label: "kinds are kept"), *GLOSSARY]),
         Model::Kind.new(name: "attribute", marked: ->(text) { English.bare(text).downcase }, plural: "attributes", owner: %w[entity relationship meeting attribute],
                         fields: [flag("key"), flag("partial", "partial key"), flag("required"), flag("many"), flag("derived"), field("source", :text, label: "derived from"),
                                  field("rule", :text), field("becomes", :choice, choices: Logical::Computed::FORMS, label: "derived, it becomes"),

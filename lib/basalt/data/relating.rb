@@ -18,27 +18,27 @@ module Basalt
         context.show(said[:one], said[:other])
       end
 
-      def tell(teller, relationship)
+      def tell(unparser, relationship)
         one, other = relationship.ends
-        parts = clause(teller, one, relationship.name, other, roles: true)
-        parts += [:semicolon, *clause(teller, other, relationship["back"], one)] if relationship["back"] || one.facts["cardinality"]
-        qualities = Statements::Grammar.qualities("relationship").flat_map { |quality| quality.tell(teller, relationship) }
-        [teller.say(*parts, *qualities.flat_map { |said| [:comma, *said] }), *Describing.tell(teller, relationship, subject(teller, relationship))]
+        parts = clause(unparser, one, relationship.name, other, roles: true)
+        parts += [:semicolon, *clause(unparser, other, relationship["back"], one)] if relationship["back"] || one.facts["cardinality"]
+        qualities = Statements::Grammar.qualities("relationship").flat_map { |quality| quality.tell(unparser, relationship) }
+        [unparser.say(*parts, *qualities.flat_map { |said| [:comma, *said] }), *Describing.tell(unparser, relationship, subject(unparser, relationship))]
       end
 
       # The verb alone where it is the only one; otherwise with what it joins.
-      def subject(teller, relationship)
-        alike = teller.set.named(relationship.name).reject { |other| other.id == relationship.id }
-        return [teller.thing(relationship.id)] if alike.empty?
+      def subject(unparser, relationship)
+        alike = unparser.set.named(relationship.name).reject { |other| other.id == relationship.id }
+        return [unparser.thing(relationship.id)] if alike.empty?
 
         one, other = relationship.targets
-        [teller.thing(one), teller.name(relationship.name), teller.thing(other)]
+        [unparser.thing(one), unparser.name(relationship.name), unparser.thing(other)]
       end
 
-      def clause(teller, from, verb, to, roles: false)
-        entity = teller.set.element(from.target_id)
-        role = ->(joined) { roles && joined.facts["role"] ? ["as", teller.word(joined.facts["role"])] : [] }
-        [English.article(entity.name), teller.thing(from.target_id), *role.call(from), teller.name(verb || UNSAID), *to.facts["cardinality"], teller.thing(to.target_id), *role.call(to)]
+      def clause(unparser, from, verb, to, roles: false)
+        entity = unparser.set.element(from.target_id)
+        role = ->(joined) { roles && joined.facts["role"] ? ["as", unparser.word(joined.facts["role"])] : [] }
+        [English.article(entity.name), unparser.thing(from.target_id), *role.call(from), unparser.name(verb || UNSAID), *to.facts["cardinality"], unparser.thing(to.target_id), *role.call(to)]
       end
 
       # The other direction of a relationship whose verb there nobody said yet.

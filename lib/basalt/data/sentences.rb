@@ -10,18 +10,18 @@ module Basalt
       WITHDRAW = ->(context, said, other) { Describing.withdraw(context, said, other) }
 
       FORMS = [
-        Statements::Form.new("<owner:thing(entity|relationship|meeting)> has <attributes:attributes>", unsay: WITHDRAW) { |context, said| Describing.add(context, said) },
-        Statements::Form.new("<one:#{ENTITY}> <verb:phrase> <other:#{ENTITY}> has <attributes:attributes>", unsay: WITHDRAW) { |context, said| Describing.add(context, said) },
+        Statements::Form.new("<owner:thing(entity|relationship|meeting)> has <attributes:attributes>", retract: WITHDRAW) { |context, said| Describing.add(context, said) },
+        Statements::Form.new("<one:#{ENTITY}> <verb:phrase> <other:#{ENTITY}> has <attributes:attributes>", retract: WITHDRAW) { |context, said| Describing.add(context, said) },
         Statements::Form.new("<special:subject> is a kind of <general:name>") { |context, said| Specialising.one(context, said) },
-        Statements::Form.new("<general:subject> is either <kinds:kinds> [, <complete:complete>]", unsay: ->(context, said, _) { Specialising.unsay(context, said) }) do |context, said|
+        Statements::Form.new("<general:subject> is either <kinds:kinds> [, <complete:complete>]", retract: ->(context, said, _) { Specialising.retract(context, said) }) do |context, said|
           Specialising.all(context, said, "disjoint")
         end,
-        Statements::Form.new("<general:subject> is any of <kinds:kinds> [, <complete:complete>]", unsay: ->(context, said, _) { Specialising.unsay(context, said) }) do |context, said|
+        Statements::Form.new("<general:subject> is any of <kinds:kinds> [, <complete:complete>]", retract: ->(context, said, _) { Specialising.retract(context, said) }) do |context, said|
           Specialising.all(context, said, "overlapping")
         end,
-        Statements::Form.new("<entities:entities(entity)> meet in <meeting:name>") { |context, said| Meeting.join(context, said) },
+        Statements::Form.new("<entities:entities(entity)> meet in <meeting:name>") { |context, said| NaryRelationship.join(context, said) },
         Statements::Form.new("in <meeting:thing(meeting)> the others meet <cardinality:cardinality> <entity:#{ENTITY}> [as <role:word>]",
-                             unsay: ->(context, said, _) { Meeting.decide(context, said.merge(cardinality: nil, role: nil)) }) { |context, said| Meeting.decide(context, said) },
+                             retract: ->(context, said, _) { NaryRelationship.decide(context, said.merge(cardinality: nil, role: nil)) }) { |context, said| NaryRelationship.decide(context, said) },
         Statements::Form.new("#{CLAUSE} [; #{BACK}] {relationship}") { |context, said| Relating.join(context, said) }
       ].freeze
 
@@ -31,11 +31,11 @@ module Basalt
       UNCOLUMN = ->(context, said, other) { Tabling.withdraw(context, said, other) }
       UNCHECK = ->(context, said, _) { Tabling.uncheck(context, said) }
       TABLES = [
-        Statements::Form.new("<table:thing(table|view)> comes from <thread:word> [derived as <as_derived:word>]", late: true, unsay: UNTHREAD) do |context, said|
+        Statements::Form.new("<table:thing(table|view)> comes from <thread:word> [derived as <as_derived:word>]", late: true, retract: UNTHREAD) do |context, said|
           Tabling.threaded(context, said[:table], said)
         end,
-        Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, unsay: UNCOLUMN) { |context, said| Tabling.add(context, said) },
-        Statements::Form.new("<table:#{TABLE}> is keyed by <names:names>", late: true, unsay: ->(*) {}) do |context, said|
+        Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, retract: UNCOLUMN) { |context, said| Tabling.add(context, said) },
+        Statements::Form.new("<table:#{TABLE}> is keyed by <names:names>", late: true, retract: ->(*) {}) do |context, said|
           Tabling.key(context, said[:table], said[:names].map(&:to_str))
         end,
         Statements::Form.new("<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:deleting>] #{THREAD}", late: true) do |context, said|
@@ -44,31 +44,31 @@ module Basalt
         Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "unique") },
         Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "index") },
         Statements::Form.new("<table:#{TABLE}> needs at least <least:integer> <other:#{TABLE}> by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_minimum(context, said) },
-        Statements::Form.new("<table:#{TABLE}> checks <expression:word> #{THREAD}", late: true, unsay: UNCHECK) do |context, said|
+        Statements::Form.new("<table:#{TABLE}> checks <expression:word> #{THREAD}", late: true, retract: UNCHECK) do |context, said|
           Tabling.threaded(context, Tabling.check(context, said[:table], said[:expression]), said)
         end
       ].freeze
 
       SLOTS = {
-        columns: ColumnsSlot.new, names: NamesSlot.new, deleting: Statements::ChoiceSlot.new(Kinds::DELETING), strategy: Statements::ChoiceSlot.new(Logical::Kindred::STRATEGIES),
+        columns: ColumnsSlot.new, names: NamesSlot.new, deleting: Statements::ChoiceSlot.new(Kinds::DELETING), strategy: Statements::ChoiceSlot.new(Logical::SpecialisationMapping::STRATEGIES),
         cardinality: CardinalitySlot.new, attributes: AttributesSlot.new, kinds: KindsSlot.new, subject: SubjectSlot.new, entities: EntitiesSlot.new,
         complete: Statements::WordSlot.new(/\Acomplete\z/, "“complete”", quoted: false)
       }.freeze
 
-      TELLINGS = {
-        "relationship" => ->(teller, element) { Relating.tell(teller, element) },
-        "specialisation" => ->(teller, element) { Specialising.tell(teller, element) },
-        "participation" => ->(teller, element) { Meeting.tell(teller, element) },
+      UNPARSERS = {
+        "relationship" => ->(unparser, element) { Relating.tell(unparser, element) },
+        "specialisation" => ->(unparser, element) { Specialising.tell(unparser, element) },
+        "participation" => ->(unparser, element) { NaryRelationship.tell(unparser, element) },
         "dependence" => ->(_teller, _element) { [] },
-        "reference" => ->(teller, element) { Tabling.tell_reference(teller, element) },
-        "constraint" => ->(teller, element) { Tabling.tell_constraint(teller, element) },
-        "minimum" => ->(teller, element) { Tabling.tell_minimum(teller, element) }
+        "reference" => ->(unparser, element) { Tabling.tell_reference(unparser, element) },
+        "constraint" => ->(unparser, element) { Tabling.tell_constraint(unparser, element) },
+        "minimum" => ->(unparser, element) { Tabling.tell_minimum(unparser, element) }
       }.freeze
 
       def self.quality(...) = Statements::Quality.new(...)
 
       OWNER = quality("entity", "of <owner:#{ENTITY}>", take: ->(context, entity, said) { Dependence.give(context, entity, said[:owner]) },
-                                                        tell: ->(teller, entity) { Dependence.owners(teller.set, entity.id).map { |owner| ["of", teller.thing(owner.id)] } },
+                                                        tell: ->(unparser, entity) { Dependence.owners(unparser.set, entity.id).map { |owner| ["of", unparser.thing(owner.id)] } },
                                                         clear: ->(context, entity) { Dependence.clear(context, entity) })
 
       QUALITIES = [

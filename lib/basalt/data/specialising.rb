@@ -44,21 +44,21 @@ module Basalt
       end
 
       # The first of its kinds tells of all, once it is said how they divide it.
-      def tell(teller, specialisation)
-        general = teller.set.element(specialisation.target("general"))
-        special = teller.set.element(specialisation.target("special"))
-        return [teller.say(teller.name(special.name), "is a kind of", teller.name(general.name))] unless general["split"]
+      def tell(unparser, specialisation)
+        general = unparser.set.element(specialisation.target("general"))
+        special = unparser.set.element(specialisation.target("special"))
+        return [unparser.say(unparser.name(special.name), "is a kind of", unparser.name(general.name))] unless general["split"]
 
-        kinds = kinds(teller.set, general.id)
-        kinds.first.id == special.id ? [group(teller, general, kinds)] : []
+        kinds = kinds(unparser.set, general.id)
+        kinds.first.id == special.id ? [group(unparser, general, kinds)] : []
       end
 
-      def group(teller, general, kinds)
-        listed = kinds.each_with_index.flat_map { |kind, index| [*(index.zero? ? [] : [index == kinds.length - 1 ? "or" : :comma]), teller.name(kind.name)] }
-        teller.say(teller.name(general.name), general["split"] == "disjoint" ? "is either" : "is any of", *listed, *([:comma, "complete"] if general["complete"]))
+      def group(unparser, general, kinds)
+        listed = kinds.each_with_index.flat_map { |kind, index| [*(index.zero? ? [] : [index == kinds.length - 1 ? "or" : :comma]), unparser.name(kind.name)] }
+        unparser.say(unparser.name(general.name), general["split"] == "disjoint" ? "is either" : "is any of", *listed, *([:comma, "complete"] if general["complete"]))
       end
 
-      def unsay(context, said)
+      def retract(context, said)
         general = named(context, said[:general])
         context.set(general.id, "split", nil)
         context.set(general.id, "complete", nil)

@@ -128,39 +128,42 @@ module Basalt
         end
       end
 
-      def tell(teller, table)
-        columns = columns(teller.set, table.id)
-        [*teller.say_list([teller.thing(table.id), "has"], columns.map { |one| words(teller, one) }), *(teller.say(teller.thing(table.id), "comes", *Threads.words(teller, table)) if table["thread"]),
-         *checks(teller.set, table.id).map { |one| teller.say(teller.thing(table.id), "checks", Statements::Quoting.quote(one["expression"].to_s), *Threads.words(teller, one)) }]
+      def tell(unparser, table)
+        columns = columns(unparser.set, table.id)
+        [*unparser.say_list([unparser.thing(table.id), "has"], columns.map { |one|
+          words(unparser, one)
+        }), *(unparser.say(unparser.thing(table.id), "comes", *Threads.words(unparser, table)) if table["thread"]),
+         *checks(unparser.set, table.id).map { |one| unparser.say(unparser.thing(table.id), "checks", Statements::Quoting.quote(one["expression"].to_s), *Threads.words(unparser, one)) }]
       end
 
-      def words(teller, column)
-        [teller.name(column.name), *(column["type"]&.then { |type| type_words(type) }), *FLAGS.filter_map { |fact, said| said if column[fact] },
-         *TEXTS.flat_map { |fact, said| column[fact] ? [said, Statements::Quoting.quote(column[fact])] : [] }, *Threads.words(teller, column)]
+      def words(unparser, column)
+        [unparser.name(column.name), *(column["type"]&.then { |type| type_words(type) }), *FLAGS.filter_map { |fact, said| said if column[fact] },
+         *TEXTS.flat_map { |fact, said| column[fact] ? [said, Statements::Quoting.quote(column[fact])] : [] }, *Threads.words(unparser, column)]
       end
 
       def type_words(type) = type.match?(ColumnsSlot::TYPE) ? [type] : ["of type", Statements::Quoting.quote(type)]
 
-      def tell_reference(teller, reference)
-        from, to = reference.targets("column").map { |id| teller.set.element(id) }, reference.targets("key").map { |id| teller.set.element(id) }
-        key = columns(teller.set, reference.target("to")).select { |one| one["key"] }
-        return [teller.say(teller.thing(reference.target("from")), "refers to", teller.thing(reference.target("to")))] if from.empty?
+      def tell_reference(unparser, reference)
+        from, to = reference.targets("column").map { |id| unparser.set.element(id) }, reference.targets("key").map { |id| unparser.set.element(id) }
+        key = columns(unparser.set, reference.target("to")).select { |one| one["key"] }
+        return [unparser.say(unparser.thing(reference.target("from")), "refers to", unparser.thing(reference.target("to")))] if from.empty?
 
-        [teller.say(teller.thing(reference.target("from")), "refers to", teller.thing(reference.target("to")), "by", *names(teller, from),
-                    *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(teller, to)]), *(["deleting", reference["deleting"]] if reference["deleting"]), *Threads.words(teller, reference))]
+        [unparser.say(unparser.thing(reference.target("from")), "refers to", unparser.thing(reference.target("to")), "by", *names(unparser, from),
+                      *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(unparser, to)]), *(["deleting", reference["deleting"]] if reference["deleting"]), *Threads.words(unparser, reference))]
       end
 
-      def tell_constraint(teller, constraint)
-        columns = constraint.targets("column").map { |id| teller.set.element(id) }
-        [teller.say(teller.thing(constraint.target("table")), constraint["type"] == "index" ? "is indexed by" : "is unique by", *names(teller, columns), *Threads.words(teller, constraint))]
+      def tell_constraint(unparser, constraint)
+        columns = constraint.targets("column").map { |id| unparser.set.element(id) }
+        [unparser.say(unparser.thing(constraint.target("table")), constraint["type"] == "index" ? "is indexed by" : "is unique by", *names(unparser, columns), *Threads.words(unparser, constraint))]
       end
 
-      def tell_minimum(teller, minimum)
-        columns = minimum.targets("column").map { |id| teller.set.element(id) }
-        [teller.say(teller.thing(minimum.target("table")), "needs at least", minimum["least"].to_s, teller.thing(minimum.target("of")), "by", *names(teller, columns), *Threads.words(teller, minimum))]
+      def tell_minimum(unparser, minimum)
+        columns = minimum.targets("column").map { |id| unparser.set.element(id) }
+        [unparser.say(unparser.thing(minimum.target("table")), "needs at least", minimum["least"].to_s, unparser.thing(minimum.target("of")), "by", *names(unparser, columns),
+                      *Threads.words(unparser, minimum))]
       end
 
-      def names(teller, columns) = columns.flat_map { |one| [:comma, teller.name(one.name)] }.drop(1)
+      def names(unparser, columns) = columns.flat_map { |one| [:comma, unparser.name(one.name)] }.drop(1)
     end
   end
 end

@@ -11,14 +11,14 @@ module Basalt
       def source(set, element) = element["thread"] && set.element(element["thread"].split("/").first)
 
       # @return [Array] parts of a sentence
-      def words(teller, element)
-        path = element["thread"] && path(teller.set, element["thread"]) or return []
-        refined = Refinement.refined?(teller.set, element) ? ["derived as", Statements::Quoting.quote(element["as_derived"])] : []
+      def words(unparser, element)
+        path = element["thread"] && path(unparser.set, element["thread"]) or return []
+        refined = Refinement.refined?(unparser.set, element) ? ["derived as", Statements::Quoting.quote(element["as_derived"])] : []
         ["from", Statements::Quoting.quote(path), *refined]
       end
 
       # @return [Array<String>] the sentence that tells where a view comes from
-      def told(teller, thing) = thing["thread"] ? [teller.say(teller.thing(thing.id), "comes", *words(teller, thing))] : []
+      def told(unparser, thing) = thing["thread"] ? [unparser.say(unparser.thing(thing.id), "comes", *words(unparser, thing))] : []
 
       # @return [String, nil] names instead of ids
       def path(set, thread)

@@ -4,7 +4,7 @@ module Basalt
   module Drawing
     # A notation together with the kinds that bring their own symbol: those can stand on every
     # sheet, and tidying leaves them where they were put.
-    class Annotated < PassedOn
+    class Annotated < NotationDelegator
       # The same variant is always the same object.
       def shown(view)
         variant = @notation.shown(view)
@@ -25,7 +25,7 @@ module Basalt
       def computed_headings(kind) = Model::Catalogue.kind(kind).figure ? [] : super
       def completed(set, element, fact, text) = figure(element) ? text : super
 
-      def spots(set, sheet_id, thing, size, extent)
+      def candidate_positions(set, sheet_id, thing, size, extent)
         return super unless figure(thing)
 
         box = extent || Layout::Box.new(x: 0, y: 0, w: 400, h: 40)

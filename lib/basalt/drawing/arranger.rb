@@ -11,15 +11,15 @@ module Basalt
       # How often a sheet is laid out again for words that lie on lines, at most; once where somebody waits.
       ROUNDS = 5
 
-      def_delegators :@board, :draft, :sheet_id, :writing, :ground, :placement, :nesting, :arrange, :stand, :touched_elements, :touched_things
+      def_delegators :@context, :draft, :sheet_id, :writing, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements, :touched_things
 
       # @param draft [Change::Draft]
-      # @param ground [Ground, nil] of the sheet as it stood before the draft; kept in step
-      def initialize(draft, sheet_id, ground: nil)
-        @board = Board.new(draft, sheet_id, ground:)
-        @ways = Ways.new(@board)
-        @settling = Settling.new(@board, @ways)
-        @fitting = Fitting.new(@board)
+      # @param spatial_index [SpatialIndex, nil] of the sheet as it stood before the draft; kept in step
+      def initialize(draft, sheet_id, spatial_index: nil)
+        @context = LayoutContext.new(draft, sheet_id, spatial_index:)
+        @edge_routing = EdgeRouting.new(@context)
+        @placement_search = PlacementSearch.new(@context, @edge_routing)
+        @fitting = Fitting.new(@context)
       end
 
       # Lays the sheet, or a part of it, out afresh; what is pinned or not drawn stays as it is.
@@ -36,48 +36,48 @@ module Basalt
       # @param crowded [Array<String>] ids of lines whose words are to have room of their own
       # @return [Array<String>] ids of lines whose words lie on other lines all the same
       def lay(only: nil, quick: false, by_hand: false, crowded: [])
-        laid = only ? Part.new(draft, sheet_id, only).laid : Manner.tidy(writing, draft, sheet_id, quick:, crowded:)
+        laid = only ? Part.new(draft, sheet_id, only).laid : LayoutStyle.tidy(writing, draft, sheet_id, quick:, crowded:)
         laid = laid.transform_values { |to| to[:x] ? to.merge(by_hand: true) : to } if by_hand
         laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
         clear_pins(laid)
-        @board.survey
+        @context.survey
         lines = writing.lines_on(draft, sheet_id)
-        lines = lines.select { |line| line.poles.any? { |id| laid.key?(id) } } if only
-        unplaced.each { |placement| @settling.settle(placement) }
-        lines.each { |line| @ways.draw_through(line, laid.dig(line.id, :route, "points") || []) }
-        lines.sort_by { |line| laid.dig(line.id, :route, "words") ? 0 : 1 }.each { |line| @ways.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
-        @ways.clear_labels(lines)
-        @ways.crowded(lines)
+        lines = lines.select { |line| line.endpoints.any? { |id| laid.key?(id) } } if only
+        unplaced.each { |placement| @placement_search.settle(placement) }
+        lines.each { |line| @edge_routing.draw_through(line, laid.dig(line.id, :route, "points") || []) }
+        lines.sort_by { |line| laid.dig(line.id, :route, "words") ? 0 : 1 }.each { |line| @edge_routing.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
+        @edge_routing.clear_labels(lines)
+        @edge_routing.crowded(lines)
       end
 
       # Places what has no place, fits what has grown, and finds ways for lines without one; all
       # else stays as it is.
       def complete
-        @board.survey
-        unplaced.sort_by(&:ordinal).each { |placement| @settling.settle(placement) }
+        @context.survey
+        unplaced.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
         grown = draft.things_on(sheet_id).select { |thing| outgrown?(thing) }.each { |thing| grow(placement(thing.id), *writing.size(draft, thing)) }.to_set(&:id)
         lines = writing.lines_on(draft, sheet_id)
-        @ways.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.poles.any? { |id| grown.include?(id) } })
+        @edge_routing.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.endpoints.any? { |id| grown.include?(id) } })
         draft
       end
 
       # Gives a line the way that somebody drew, and keeps it.
-      def keep(line_id, points) = @ways.keep(line_id, points)
+      def keep(line_id, points) = @edge_routing.keep(line_id, points)
 
       # After changes in the draft: places what is new, routes what is new or was disturbed,
       # and leaves all else alone; a sheet that nobody arranged is laid out afresh where it would be clearly better.
       #
       # @param grow [Boolean] whether to do the latter
       def follow(grow: true)
-        clear_ground
+        clear_touched
         resize
         free_joined
-        fresh.sort_by(&:ordinal).each { |placement| @settling.settle(placement) }
+        fresh.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
         @fitting.refit
         lines = disturbed
-        @ways.reroute(lines)
-        @ways.clear_labels(lines)
-        @board.renew if grow && Growth.new(draft, sheet_id).settle
+        @edge_routing.reroute(lines)
+        @edge_routing.clear_labels(lines)
+        @context.renew if grow && Growth.new(draft, sheet_id).settle
         draft
       end
 
@@ -85,7 +85,7 @@ module Basalt
 
       # Lays the sheet out once more, with room for the words that lay on other lines, as long as that helps.
       def make_room(**how)
-        best = left = @ways.crowded(writing.lines_on(draft, sheet_id))
+        best = left = @edge_routing.crowded(writing.lines_on(draft, sheet_id))
         given = []
         (how[:quick] ? 1 : ROUNDS).times do
           break if left.empty?
@@ -95,10 +95,10 @@ module Basalt
           left = Arranger.new(trial, sheet_id).lay(crowded: given, **how)
           next unless left.length < best.length
 
-          draft.absorb(trial)
+          draft.merge(trial)
           best = left
         end
-        @board.survey
+        @context.survey
       end
 
       # What nobody put anywhere and was joined to nothing leaves its place when it is joined: it goes near that.
@@ -106,7 +106,7 @@ module Basalt
         draft.elements.differences.each do |_, before, after|
           next unless before.nil? && after&.relation? && writing.draws_line?(draft, after)
 
-          after.poles.uniq.each { |id| free(id, after) }
+          after.endpoints.uniq.each { |id| free(id, after) }
         end
       end
 
@@ -114,9 +114,9 @@ module Basalt
         placed = placement(id)
         return unless placed&.box && !placed.by_hand && !placed.pinned && draft.base.placements[placed.id] && !nesting.boundary?(id) && writing.fits?(draft.element(id))
         return if draft.relations_of(id).any? { |other| other.id != line.id && writing.draws_line?(draft, other) && draft.drawn_between?(sheet_id, other) }
-        return if line.poles.all? { |other| other == id || placement(other)&.box.nil? }
+        return if line.endpoints.all? { |other| other == id || placement(other)&.box.nil? }
 
-        ground.remove(id)
+        spatial_index.remove(id)
         arrange(id, { x: nil, y: nil, w: nil, h: nil })
       end
 
@@ -146,15 +146,15 @@ module Basalt
         end
       end
 
-      def ends_kept?(line) = line.poles.none? { |id| placement(id)&.pinned || displaced.include?(id) }
+      def ends_kept?(line) = line.endpoints.none? { |id| placement(id)&.pinned || displaced.include?(id) }
       def displaced = @displaced ||= Set.new
 
-      # What the draft moved, altered or struck no longer stands where the ground has it.
-      def clear_ground
+      # What the draft moved, altered or struck no longer stands where the spatial_index has it.
+      def clear_touched
         touched_elements.each do |id|
-          ground.remove(id)
+          spatial_index.remove(id)
           placed = placement(id)
-          ground.add(draft, placed) if placed && draft.element(id)
+          spatial_index.add(draft, placed) if placed && draft.element(id)
         end
       end
 
@@ -175,7 +175,7 @@ module Basalt
       end
 
       def grow(placed, w, h)
-        ground.remove(placed.element_id)
+        spatial_index.remove(placed.element_id)
         Change::Arrange.new(placement_id: placed.id, to: { w: [placed.w, w].max, h: }).apply(draft)
         stand(placed.element_id)
       end
@@ -187,7 +187,7 @@ module Basalt
         lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
         lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
-        lines.uniq(&:id).select { |line| writing.draws_line?(draft, line) && line.poles.all? { |id| placement(nesting.stand_in(id))&.box } }
+        lines.uniq(&:id).select { |line| writing.draws_line?(draft, line) && line.endpoints.all? { |id| placement(nesting.stand_in(id))&.box } }
       end
 
       # The lines that lead out of a boundary which was collapsed or opened.
@@ -204,7 +204,7 @@ module Basalt
         placed = placement(thing.id)
         return [] unless placed&.x
 
-        writing.obstacles(draft, thing, placed).flat_map { |box| ground.lines_through(box) }.grep(String).filter_map { |id| draft.element(id) }
+        writing.obstacles(draft, thing, placed).flat_map { |box| spatial_index.lines_through(box) }.grep(String).filter_map { |id| draft.element(id) }
       end
     end
   end

@@ -7,11 +7,11 @@ module Basalt
     class Fitting
       extend Forwardable
 
-      def_delegators :@board, :draft, :sheet_id, :writing, :ground, :placement, :nesting, :arrange, :stand, :touched_elements
+      def_delegators :@context, :draft, :sheet_id, :writing, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements
 
-      # @param board [Board]
-      def initialize(board)
-        @board = board
+      # @param context [LayoutContext]
+      def initialize(context)
+        @context = context
       end
 
       # Boundaries around what was touched follow it.
@@ -28,7 +28,7 @@ module Basalt
         box = fitting(id) or return
         return if placement(id).box == box
 
-        ground.remove(id)
+        spatial_index.remove(id)
         arrange(id, { x: box.x, y: box.y, w: box.w, h: box.h })
         stand(id)
       end

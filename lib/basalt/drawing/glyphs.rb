@@ -44,7 +44,7 @@ module Basalt
         "internet" => "M12 3A9 9 0 1 0 12 21A9 9 0 1 0 12 3M3.6 9C8 12 16 12 20.4 9M3.6 15C8 12 16 12 20.4 15M12 3V21",
         # a pole line
         "provider" => "M7 21V4M17 21V4M4 7H10M14 7H20M4 11H10M14 11H20M10 7C12 9 12 9 14 7M10 11C12 13 12 13 14 11",
-        # ground seen from above
+        # spatial_index seen from above
         "country" => "M4 8L9 4L15 7L20 5V16L15 20L9 17L4 20ZM9 4V17M15 7V20",
         "site" => "M3 20H21M6 20V11L12 6L18 11V20M10 20V15H14V20",
         "building" => "M6 21V3H18V21M3 21H21M9.5 7H10.5M13.5 7H14.5M9.5 11H10.5M13.5 11H14.5M9.5 15H10.5M13.5 15H14.5",

@@ -37,7 +37,7 @@ module Basalt
         Arranger.new(trial, @sheet_id).tidy(quick: true)
         return false unless worse?(standing, quality(trial)) || (mingled && !mingled?(trial))
 
-        @draft.absorb(trial)
+        @draft.merge(trial)
         true
       end
 
@@ -65,11 +65,11 @@ module Basalt
 
       def quality(set)
         boxes = set.placements_on(@sheet_id).select(&:box).to_h { |placement| [placement.element_id, placement.box] }
-        lines = @writing.lines_on(set, @sheet_id).filter_map { |line| set.placement(@sheet_id, line.id)&.route&.then { |route| [*line.poles.values_at(0, -1), route["points"]] } }
+        lines = @writing.lines_on(set, @sheet_id).filter_map { |line| set.placement(@sheet_id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
         Layout::Quality.new(boxes, lines)
       end
 
-      def mingled?(set) = Contents.new(set, @sheet_id).mingled?
+      def mingled?(set) = SheetStatistics.new(set, @sheet_id).mingled?
 
       # Without crossings and close together it is good enough.
       def good?(standing)

@@ -20,12 +20,12 @@ module Basalt
       end
 
       # @return [Enumerator::Lazy<Array(Numeric, Numeric)>] top left corners
-      def spots = joined.flat_map { |box| around(box) }.sort_by(&:last).lazy.map(&:first) + rows
+      def candidate_positions = joined.flat_map { |box| around(box) }.sort_by(&:last).lazy.map(&:first) + rows
 
       private
 
       def joined
-        ids = @set.relations_of(@thing.id).flat_map(&:poles).uniq - [@thing.id]
+        ids = @set.relations_of(@thing.id).flat_map(&:endpoints).uniq - [@thing.id]
         ids.filter_map { |id| @set.placement(@sheet_id, id)&.box }
       end
 

@@ -58,7 +58,7 @@ module Basalt
       def part(set, sheet_id, only)
         things = set.things_on(sheet_id).select { |thing| draws?(thing) && (only.nil? || only.include?(thing.id)) }
         ids = things.to_set(&:id)
-        [things, lines_on(set, sheet_id).select { |line| line.poles.all? { |id| ids.include?(id) } }]
+        [things, lines_on(set, sheet_id).select { |line| line.endpoints.all? { |id| ids.include?(id) } }]
       end
 
       # @return [Array(Numeric, Numeric)] width and height of a thing's symbol, px
@@ -155,7 +155,7 @@ module Basalt
       #
       # @param extent [Layout::Box, nil] around what stands there
       # @return [Enumerator<Array(Numeric, Numeric)>] top left corners
-      def spots(_set, _sheet_id, _thing, _size, _extent) = [].each
+      def candidate_positions(_set, _sheet_id, _thing, _size, _extent) = [].each
 
       # What of other placements has to follow when lines are attached to them.
       #

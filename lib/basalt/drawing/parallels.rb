@@ -15,7 +15,7 @@ module Basalt
         return [line] unless @sheet.folded?
 
         pair = ends(line)
-        around = line.poles.flat_map { |id| [id, *inside(id)] }.uniq
+        around = line.endpoints.flat_map { |id| [id, *inside(id)] }.uniq
         around.flat_map { |id| @set.relations_of(id) }.uniq(&:id).select { |other| other.kind == line.kind && ends(other) == pair && @set.drawn_between?(@sheet.id, other) }.sort_by(&:ordinal)
       end
 
@@ -30,7 +30,7 @@ module Basalt
         outer == id ? [] : @nesting.inside(outer)
       end
 
-      def ends(line) = line.poles.map { |id| @nesting.stand_in(id) }.sort
+      def ends(line) = line.endpoints.map { |id| @nesting.stand_in(id) }.sort
     end
   end
 end

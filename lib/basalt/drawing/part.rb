@@ -18,7 +18,7 @@ module Basalt
 
       # @return [Hash{String => Hash}] (see Notation#tidy)
       def laid
-        found = Manner.tidy(@writing, @set, @sheet_id, only: @only)
+        found = LayoutStyle.tidy(@writing, @set, @sheet_id, only: @only)
         dx, dy = shift(around(found))
         found.transform_values { |to| moved(to, dx, dy) }
       end
@@ -32,7 +32,7 @@ module Basalt
       # The top left corner stays; where something else stands there, a little further on.
       def shift(box)
         was = Layout::Box.around(@only.map { |id| @set.placement(@sheet_id, id).box })
-        others = Ground.new(@set, @sheet_id)
+        others = SpatialIndex.new(@set, @sheet_id)
         @only.each { |id| others.remove(id) }
         (0..REACH).each do |ring|
           [[0, ring], [ring, 0]].each do |right, down|

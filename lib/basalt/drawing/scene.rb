@@ -11,7 +11,7 @@ module Basalt
 
       # @param set [Model::WorkingSet, Change::Draft]
       # @param findings [Array<Checks::Finding>] what they are about is marked
-      # @param contents [Contents, nil] of the sheet, where they are known
+      # @param contents [SheetStatistics, nil] of the sheet, where they are known
       # @param images [#call, nil] gives an image's address by its id; without it images are left out
       def initialize(set, sheet_id, findings: [], contents: nil, images: nil)
         @set = set
@@ -68,7 +68,7 @@ module Basalt
 
       # @return [Layout::Box] around all that is drawn, without the frame
       def extent = contents.extent || Layout::Box.new(x: 0, y: 0, w: 720, h: 320)
-      def contents = @contents ||= Contents.new(set, sheet.id)
+      def contents = @contents ||= SheetStatistics.new(set, sheet.id)
 
       # What waits to be joined is told from the rest.
       def waiting
@@ -89,7 +89,7 @@ module Basalt
       def hidden?(element)
         return nesting.hidden?(element.id) unless element.relation?
 
-        element.poles.uniq.length > 1 && element.poles.map { |id| nesting.stand_in(id) }.uniq.one?
+        element.endpoints.uniq.length > 1 && element.endpoints.map { |id| nesting.stand_in(id) }.uniq.one?
       end
 
       def symbol(element, placement, boundary)
@@ -114,7 +114,7 @@ module Basalt
 
         [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
                   shapes: [Shapes.polyline(writing.passing(placement.route["points"]), :passing), *writing.line_shapes(set, line, placement.route["points"], placement.route["labels"] || {})],
-                  data: { ends: line.poles.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
+                  data: { ends: line.endpoints.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
          Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
                   shapes: said(line, placement) + count(line, placement))]
       end
@@ -140,7 +140,7 @@ module Basalt
       end
 
       def line_title(line)
-        "#{line.kind}: #{line.poles.map { |id| set.element(id).name }.join(' – ')}"
+        "#{line.kind}: #{line.endpoints.map { |id| set.element(id).name }.join(' – ')}"
       end
 
       def label_shapes(label, places, line)

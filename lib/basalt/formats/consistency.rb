@@ -27,7 +27,7 @@ module Basalt
       end
 
       # What a name does not tell apart, its kind, owner or place has to.
-      def told_apart(elements) = once(elements, "/elements", :name) { |element| Change::Identity.digest(element) }
+      def told_apart(elements) = once(elements, "/elements", :name) { |element| Change::Uniqueness.digest(element) }
 
       def once(list, place, column)
         seen = {}

@@ -20,9 +20,9 @@ module Basalt
 
       # @param _toward [Array(Numeric, Numeric)]
       # @return [Array<Array(Array, Array)>] points, each with the direction in which a line leaves it
-      def all_doors(toward) = doors(toward)
+      def all_attachment_points(toward) = attachment_points(toward)
 
-      def doors(_toward)
+      def attachment_points(_toward)
         places(box.w).flat_map { |aside| (box.cx + aside).round.then { |x| [[[x, box.y], [0, -1]], [[x, box.bottom], [0, 1]]] } } +
           places(box.h).flat_map { |aside| (box.cy + aside).round.then { |y| [[[box.x, y], [-1, 0]], [[box.right, y], [1, 0]]] } }
       end

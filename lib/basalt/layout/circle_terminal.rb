@@ -27,7 +27,7 @@ module Basalt
 
       def self.reach(box, aside) = Math.sqrt([((box.w / 2.0)**2) - (aside**2), 0].max)
 
-      def doors(_toward)
+      def attachment_points(_toward)
         radius = box.w / 2.0
         PLACES.flat_map do |part|
           aside = radius * part

@@ -2,7 +2,7 @@
 
 module Basalt
   module Layout
-    # The plain orthogonal shapes between two doors: straight, one bend, two bends, and two
+    # The plain orthogonal shapes between two attachment_points: straight, one bend, two bends, and two
     # bends between stubs.
     module Elbows
       SHARES = [0.5, 0.2, 0.8].freeze

@@ -12,8 +12,8 @@ module Basalt
       # @param xs [Array<Numeric>]
       # @param ys [Array<Numeric>]
       def initialize(xs, ys)
-        @across = Ruler.new(xs)
-        @down = Ruler.new(ys)
+        @across = Axis.new(xs)
+        @down = Axis.new(ys)
         @xs = @across.values
         @ys = @down.values
         @width = @xs.length

@@ -15,7 +15,7 @@ module Basalt
       STUB = 14
       PAIRS = 40
       LIKELY = 10
-      DOORS = 9
+      POINTS = 9
       ASIDE = 120
       FAR = 1600
 
@@ -26,8 +26,8 @@ module Basalt
         @lines = lines
       end
 
-      # @param from [#doors, #middle]
-      # @param to [#doors, #middle]
+      # @param from [#attachment_points, #middle]
+      # @param to [#attachment_points, #middle]
       # @param own [Array] ids in the indexes of the two ends and of the line itself
       # @param before [Array, nil] the way it had, its ends moved along: good enough where nothing is in its way
       # @return [Array<Array(Numeric, Numeric)>] points
@@ -41,11 +41,11 @@ module Basalt
 
       private
 
-      # Through the gaps from the likeliest doors, and if there is no way from any of them, from all.
+      # Through the gaps from the likeliest attachment_points, and if there is no way from any of them, from all.
       def through(pairs, from, to, own)
-        maze = Maze.new(@boxes, @lines, own)
-        maze.path(pairs.map(&:first).uniq.first(DOORS), pairs.map(&:last).uniq.first(DOORS)) ||
-          maze.path(from.all_doors(to.middle), to.all_doors(from.middle), reach: FAR)
+        maze = OrthogonalRouter.new(@boxes, @lines, own)
+        maze.path(pairs.map(&:first).uniq.first(POINTS), pairs.map(&:last).uniq.first(POINTS)) ||
+          maze.path(from.all_attachment_points(to.middle), to.all_attachment_points(from.middle), reach: FAR)
       end
 
       def usable(points, own) = points && clear?(points, own) ? points : nil
@@ -55,15 +55,16 @@ module Basalt
       end
 
       def pairs(from, to)
-        nearest(from.doors(to.middle), to.middle, DOORS).flat_map { |door| nearest(to.doors(door[0]), door[0], DOORS).map { |other| [door, other] } }
-                                                        .min_by(PAIRS) { |one, other| away(one, other[0]) + away(other, one[0]) }
+        starts = nearest(from.attachment_points(to.middle), to.middle, POINTS)
+        starts.flat_map { |one| nearest(to.attachment_points(one[0]), one[0], POINTS).map { |other| [one, other] } }
+              .min_by(PAIRS) { |one, other| away(one, other[0]) + away(other, one[0]) }
       end
 
-      def nearest(doors, point, count)
-        doors.length > count ? doors.min_by(count) { |door| away(door, point) } : doors
+      def nearest(attachment_points, point, count)
+        attachment_points.length > count ? attachment_points.min_by(count) { |attachment_point| away(attachment_point, point) } : attachment_points
       end
 
-      # How far a point is from a door, and more where the door looks away from it.
+      # How far a point is from a attachment_point, and more where the attachment_point looks away from it.
       def away((place, direction), point)
         span(place, point) + (facing?(place, direction, point) ? 0 : ASIDE)
       end

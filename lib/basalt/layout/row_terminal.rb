@@ -11,7 +11,7 @@ module Basalt
       end
 
       def middle = [box.cx, @y]
-      def doors(_toward) = [[[box.x, @y], [-1, 0]], [[box.right, @y], [1, 0]]]
+      def attachment_points(_toward) = [[[box.x, @y], [-1, 0]], [[box.right, @y], [1, 0]]]
     end
   end
 end

@@ -10,7 +10,7 @@ module Basalt
         @directions = directions
       end
 
-      def doors(toward) = super.select { |_, direction| @directions.include?(direction) }
+      def attachment_points(toward) = super.select { |_, direction| @directions.include?(direction) }
     end
   end
 end

@@ -17,7 +17,7 @@ module Basalt
       def targets(role = nil) = ends.select { |e| role.nil? || e.role == role }.map(&:target_id)
 
       # @return [Array<String>] ids of what a relation is drawn between: its first and its last end
-      def poles = ends.empty? ? [] : [ends.first.target_id, ends.last.target_id]
+      def endpoints = ends.empty? ? [] : [ends.first.target_id, ends.last.target_id]
       def description = Catalogue.kind(kind)
       def noun = description.noun(self)
     end

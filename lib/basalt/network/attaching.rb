@@ -2,7 +2,7 @@
 
 module Basalt
   module Network
-    # Standing on subnets: the sentences +X on S at .20+ and +gateway shared by ...+.
+    # SystemBoundary on subnets: the sentences +X on S at .20+ and +gateway shared by ...+.
     module Attaching
       module_function
 
@@ -31,18 +31,18 @@ module Basalt
                                       ends: [["subnet", subnet.id]] + said[:members].uniq.map { |member| ["member", member.id] })
       end
 
-      def tell(teller, attachment)
-        subnet = teller.set.element(attachment.target("subnet"))
-        spoken = Statements::Grammar.qualities("attachment").flat_map { |quality| quality.tell(teller, attachment) }
-        [teller.say(teller.thing(attachment.target("thing")), "is on", teller.thing(subnet.id), *(["at #{attachment['address']}"] if attachment["address"]),
-                    *spoken.flat_map { |parts| [:comma, *parts] })]
+      def tell(unparser, attachment)
+        subnet = unparser.set.element(attachment.target("subnet"))
+        spoken = Statements::Grammar.qualities("attachment").flat_map { |quality| quality.tell(unparser, attachment) }
+        [unparser.say(unparser.thing(attachment.target("thing")), "is on", unparser.thing(subnet.id), *(["at #{attachment['address']}"] if attachment["address"]),
+                      *spoken.flat_map { |parts| [:comma, *parts] })]
       end
 
-      def tell_shared(teller, gateway)
-        subnet = teller.set.element(gateway.target("subnet"))
-        members = gateway.targets("member").flat_map { |id| [:comma, teller.thing(id)] }.drop(1)
+      def tell_shared(unparser, gateway)
+        subnet = unparser.set.element(gateway.target("subnet"))
+        members = gateway.targets("member").flat_map { |id| [:comma, unparser.thing(id)] }.drop(1)
         address = at(subnet, gateway["address"])
-        [teller.say("gateway shared by", *members, "on", teller.thing(subnet.id), *(address.empty? ? ["at ?"] : address))]
+        [unparser.say("gateway shared by", *members, "on", unparser.thing(subnet.id), *(address.empty? ? ["at ?"] : address))]
       end
 
       def at(subnet, address)

@@ -11,7 +11,7 @@ module Basalt
       def notations = [Notation::Logical.new]
       def forms = Sentences::FORMS
       def qualities = Sentences::QUALITIES
-      def tellings = Sentences::TELLINGS
+      def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
 
       def checks

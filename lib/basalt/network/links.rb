@@ -16,26 +16,26 @@ module Basalt
         context.show(said[:one], said[:other])
       end
 
-      def tell(teller, link)
-        alike = alike(teller.set, link)
+      def tell(unparser, link)
+        alike = alike(unparser.set, link)
         return [] unless alike.first.id == link.id
 
-        spoken = Statements::Grammar.qualities("link").flat_map { |quality| quality.tell(teller, link) }
+        spoken = Statements::Grammar.qualities("link").flat_map { |quality| quality.tell(unparser, link) }
         spoken << times(alike.length) if alike.length > 1
-        [teller.say(*ends(teller, link), *spoken.flat_map { |parts| [:comma, *parts] })]
+        [unparser.say(*ends(unparser, link), *spoken.flat_map { |parts| [:comma, *parts] })]
       end
 
       # A speed without a medium is said by itself.
-      def bare_speed(teller, link)
-        link["speed"] && link["medium"].nil? ? [["speed", teller.word(link["speed"])]] : []
+      def bare_speed(unparser, link)
+        link["speed"] && link["medium"].nil? ? [["speed", unparser.word(link["speed"])]] : []
       end
 
-      def ends(teller, link)
+      def ends(unparser, link)
         one, other = link.ends
-        [teller.thing(one.target_id), *port(teller, one), "to", teller.thing(other.target_id), *port(teller, other)]
+        [unparser.thing(one.target_id), *port(unparser, one), "to", unparser.thing(other.target_id), *port(unparser, other)]
       end
 
-      def port(teller, joined) = joined.facts["port"] ? [teller.word(joined.facts["port"])] : []
+      def port(unparser, joined) = joined.facts["port"] ? [unparser.word(joined.facts["port"])] : []
 
       def times(count)
         [Sentences::COUNTS.key(count) || "#{count} times"]

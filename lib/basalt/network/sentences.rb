@@ -18,21 +18,21 @@ module Basalt
       }.freeze
 
       def self.quality(...) = Statements::Quality.new(...)
-      def self.placed?(teller, thing) = thing.container_id && teller.set.element(thing.container_id).kind == "place"
+      def self.placed?(unparser, thing) = thing.container_id && unparser.set.element(thing.container_id).kind == "place"
 
       IN_PLACE = quality(%w[device place subnet], "in <container:thing(place)>",
                          take: ->(context, thing, said) { context.set(thing.id, "container", said[:container].id) },
-                         tell: ->(teller, thing) { placed?(teller, thing) ? [["in", teller.thing(thing.container_id)]] : [] },
+                         tell: ->(unparser, thing) { placed?(unparser, thing) ? [["in", unparser.thing(thing.container_id)]] : [] },
                          clear: ->(context, thing) { context.set(thing.id, "container", nil) })
 
       PART_OF = quality("subnet", "part of <container:thing(subnet)>",
                         take: ->(context, subnet, said) { context.set(subnet.id, "container", said[:container].id) },
-                        tell: ->(teller, subnet) { subnet.container_id && !placed?(teller, subnet) ? [["part of", teller.thing(subnet.container_id)]] : [] },
+                        tell: ->(unparser, subnet) { subnet.container_id && !placed?(unparser, subnet) ? [["part of", unparser.thing(subnet.container_id)]] : [] },
                         clear: ->(context, subnet) { context.set(subnet.id, "container", nil) })
 
       OWNED_BY = quality("device", "owned by <owner:thing(outside)>",
                          take: ->(context, device, said) { Owners.give(context, device, said[:owner]) },
-                         tell: ->(teller, device) { Owners.of(teller.set, device).map { |id| ["owned by", teller.thing(id)] } },
+                         tell: ->(unparser, device) { Owners.of(unparser.set, device).map { |id| ["owned by", unparser.thing(id)] } },
                          clear: ->(context, device) { Owners.clear(context, device) })
 
       # Where it stands can be said along with it; the reading tells it in a sentence of its own.
@@ -49,7 +49,7 @@ module Basalt
       WORDED_COUNTS = COUNTS.map { |words, _| quality("link", words, take: ->(*) {}, tell: ->(*) { [] }) }
       LABEL = quality("link", "label <label:word>")
       MEDIUM = quality("link", "<medium:medium> [<speed:speed>]",
-                       tell: ->(teller, link) { link["medium"] ? [[link["medium"], *([teller.word(link["speed"])] if link["speed"])]] : [] })
+                       tell: ->(unparser, link) { link["medium"] ? [[link["medium"], *([unparser.word(link["speed"])] if link["speed"])]] : [] })
 
       QUALITIES = [
         quality("subnet", "<prefix:prefix>"), ON, TO, IN_PLACE, PART_OF, OWNED_BY, HEIGHT,
@@ -58,7 +58,7 @@ module Basalt
         quality("device", "planned", fact: "planned"),
         quality("attachment", "gateway", fact: "gateway"), quality("attachment", "interface <interface:word>"),
         quality("attachment", "planned", fact: "planned"),
-        quality("link", "circuit <circuit:word>"), quality("link", "speed <speed:word>", tell: ->(teller, link) { Links.bare_speed(teller, link) }),
+        quality("link", "circuit <circuit:word>"), quality("link", "speed <speed:word>", tell: ->(unparser, link) { Links.bare_speed(unparser, link) }),
         quality("link", "planned", fact: "planned"), MEDIUM, LABEL, *WORDED_COUNTS, COUNT
       ].freeze
 
@@ -76,10 +76,10 @@ module Basalt
         end
       ].freeze
 
-      TELLINGS = {
-        "attachment" => ->(teller, element) { Attaching.tell(teller, element) },
-        "shared gateway" => ->(teller, element) { Attaching.tell_shared(teller, element) },
-        "link" => ->(teller, element) { Links.tell(teller, element) },
+      UNPARSERS = {
+        "attachment" => ->(unparser, element) { Attaching.tell(unparser, element) },
+        "shared gateway" => ->(unparser, element) { Attaching.tell_shared(unparser, element) },
+        "link" => ->(unparser, element) { Links.tell(unparser, element) },
         "ownership" => ->(_teller, _element) { [] }
       }.freeze
     end

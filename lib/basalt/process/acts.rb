@@ -43,16 +43,16 @@ module Basalt
         Change::Rejoin.new(id: activity.id, role: "to", target_id: activity.target("who")).apply(context.draft)
       end
 
-      def given(teller, activity)
+      def given(unparser, activity)
         to = receiver(activity)
         return [] unless activity["gives"] || to
 
-        [["giving", teller.word(activity["gives"] || "something"), *(["to", teller.thing(to)] if to)]]
+        [["giving", unparser.word(activity["gives"] || "something"), *(["to", unparser.thing(to)] if to)]]
       end
 
-      def tell(teller, activity)
-        qualities = Statements::Grammar.qualities("activity").flat_map { |quality| quality.tell(teller, activity) }
-        [teller.say(teller.thing(activity.target("who")), teller.name(activity.name), *qualities.flat_map { |parts| [:comma, *parts] })]
+      def tell(unparser, activity)
+        qualities = Statements::Grammar.qualities("activity").flat_map { |quality| quality.tell(unparser, activity) }
+        [unparser.say(unparser.thing(activity.target("who")), unparser.name(activity.name), *qualities.flat_map { |parts| [:comma, *parts] })]
       end
 
       # Another sentence in its place says another name for the same row.

@@ -30,12 +30,12 @@ module Basalt
         items(set, name).flat_map { |item| [item, *parts(set, item, depth + 1)] }.uniq
       end
 
-      def tell(teller, whole)
-        items = teller.set.parts_of(whole.id)
+      def tell(unparser, whole)
+        items = unparser.set.parts_of(whole.id)
         return [] if items.empty?
 
-        listed = items.each_with_index.flat_map { |item, index| [*(index.zero? ? [] : [:comma]), teller.name(item.name)] }
-        [teller.say(teller.name(whole.name), "consists of", *listed)]
+        listed = items.each_with_index.flat_map { |item, index| [*(index.zero? ? [] : [:comma]), unparser.name(item.name)] }
+        [unparser.say(unparser.name(whole.name), "consists of", *listed)]
       end
 
       def withdraw(context, said, other)

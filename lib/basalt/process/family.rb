@@ -11,17 +11,17 @@ module Basalt
       def notations = [Notation::Activities.new, Notation::Context.new, Notation::DataFlow.new]
       def forms = Sentences::FORMS
       def qualities = Sentences::QUALITIES
-      def tellings = Sentences::TELLINGS
+      def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
 
       # One file a check; each registers by being there.
       def checks = Dir[File.join(__dir__, "checks/*.rb")].map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) } - [Checks::FlowCheck]
 
       # What is told behind the declaration of something.
-      def details(teller, thing)
+      def details(unparser, thing)
         case thing.kind
-        when "party" then Standing.tell(teller, thing)
-        when "information" then Composition.tell(teller, thing)
+        when "party" then SystemBoundary.tell(unparser, thing)
+        when "information" then Composition.tell(unparser, thing)
         else []
         end
       end

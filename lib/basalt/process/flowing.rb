@@ -20,9 +20,9 @@ module Basalt
       def into(set, id) = set.relations_of(id, "flow").select { |flow| flow.target("to") == id }
       def out_of(set, id) = set.relations_of(id, "flow").select { |flow| flow.target("from") == id }
 
-      def tell(teller, flow)
-        qualities = Statements::Grammar.qualities("flow").flat_map { |quality| quality.tell(teller, flow) }
-        [teller.say(teller.thing(flow.target("from")), "gives", teller.name(flow.name), "to", teller.thing(flow.target("to")), *qualities.flat_map { |parts| [:comma, *parts] })]
+      def tell(unparser, flow)
+        qualities = Statements::Grammar.qualities("flow").flat_map { |quality| quality.tell(unparser, flow) }
+        [unparser.say(unparser.thing(flow.target("from")), "gives", unparser.name(flow.name), "to", unparser.thing(flow.target("to")), *qualities.flat_map { |parts| [:comma, *parts] })]
       end
     end
   end

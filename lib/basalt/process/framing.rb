@@ -10,7 +10,7 @@ module Basalt
       def initialize(set, sheet_id)
         @set = set
         @rows = Acts.sorted(set.relations_on(sheet_id).select { |one| one.kind == "activity" })
-        @standing = Standing.new(set, @rows)
+        @standing = SystemBoundary.new(set, @rows)
         @process = set.element(set.sheets[sheet_id].subject_id.to_s)
       end
 

@@ -8,7 +8,7 @@ module Basalt
         process = draft.element(id) or raise Change::Conflict, "the process is no longer there"
         return if process.container_id == container_id
 
-        lifting = Lifting.new(draft)
+        lifting = FlowPropagation.new(draft)
         base = lifting.base
         before = concerned(draft, base).flat_map { |flow| lifting.levels(flow) }
         Change::Set.new(id:, fact: "container", value: container_id).apply(draft)
@@ -21,7 +21,7 @@ module Basalt
       def concerned(set, base) = base.select { |flow| flow.first(2).any? { |one| Levels.within?(set, one, id) } }
 
       def carry(draft, base, before)
-        lifting = Lifting.new(draft)
+        lifting = FlowPropagation.new(draft)
         wanted = concerned(draft, base).flat_map { |flow| lifting.levels(flow) }
         others = (base - concerned(draft, base)).flat_map { |flow| lifting.levels(flow) }
         (before - wanted - others).each { |from, to, name| Flowing.of(draft, from, to).select { |flow| flow.name == name }.each { |flow| draft.apply(Change::Remove.new(id: flow.id)) } }

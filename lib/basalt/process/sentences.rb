@@ -9,16 +9,16 @@ module Basalt
 
       FORMS = [
         Statements::Form.new("<from:giver> gives <name:new> to <to:receiver> {flow}") { |context, said| Flowing.join(context, said) },
-        Statements::Form.new("<party:thing(party)> is outside because <decided:text>", unsay: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
-          Standing.decide(context, said[:party], Kinds::OUTSIDER, said[:decided])
+        Statements::Form.new("<party:thing(party)> is outside because <decided:text>", retract: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
+          SystemBoundary.decide(context, said[:party], Kinds::OUTSIDER, said[:decided])
         end,
-        Statements::Form.new("<party:thing(party)> is inside because <decided:text>", unsay: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
-          Standing.decide(context, said[:party], Kinds::ROLE, said[:decided])
+        Statements::Form.new("<party:thing(party)> is inside because <decided:text>", retract: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
+          SystemBoundary.decide(context, said[:party], Kinds::ROLE, said[:decided])
         end,
-        Statements::Form.new("<whole:named> consists of <items:items>", unsay: ->(context, said, other) { Composition.withdraw(context, said, other) }) do |context, said|
+        Statements::Form.new("<whole:named> consists of <items:items>", retract: ->(context, said, other) { Composition.withdraw(context, said, other) }) do |context, said|
           Composition.say(context, said)
         end,
-        Statements::Form.new("<who:thing(#{DOERS})> <does:doing> {activity}", unsay: ->(context, said, other) { Acts.withdraw(context, said, other) }) { |context, said| Acts.say(context, said) }
+        Statements::Form.new("<who:thing(#{DOERS})> <does:doing> {activity}", retract: ->(context, said, other) { Acts.withdraw(context, said, other) }) { |context, said| Acts.say(context, said) }
       ].freeze
 
       SLOTS = {
@@ -26,16 +26,16 @@ module Basalt
         nature: Statements::ChoiceSlot.new(Kinds::NATURES), flow_state: Statements::ChoiceSlot.new(Kinds::STATES)
       }.freeze
 
-      TELLINGS = {
-        "flow" => ->(teller, flow) { Flowing.tell(teller, flow) },
-        "activity" => ->(teller, activity) { Acts.tell(teller, activity) }
+      UNPARSERS = {
+        "flow" => ->(unparser, flow) { Flowing.tell(unparser, flow) },
+        "activity" => ->(unparser, activity) { Acts.tell(unparser, activity) }
       }.freeze
 
       def self.quality(...) = Statements::Quality.new(...)
 
       # A quality that puts something into a process.
       def self.contained(kind, word, &moving)
-        quality(kind, "#{word} <container:thing(process)>", take: moving, tell: ->(teller, element) { element.container_id ? [[word, teller.thing(element.container_id)]] : [] },
+        quality(kind, "#{word} <container:thing(process)>", take: moving, tell: ->(unparser, element) { element.container_id ? [[word, unparser.thing(element.container_id)]] : [] },
                                                             clear: ->(context, element) { context.set(element.id, "container", nil) })
       end
 
@@ -46,9 +46,9 @@ module Basalt
       end
 
       APART = quality("process", "apart", take: ->(context, process, _) { context.set(process.id, "container", nil) }, clear: ->(*) {},
-                                          tell: ->(teller, process) { Levels.apart?(teller.set, process) ? [["apart"]] : [] })
+                                          tell: ->(unparser, process) { Levels.apart?(unparser.set, process) ? [["apart"]] : [] })
       GIVING = quality("activity", "giving <gives:words> [to <receiver:thing(#{DOERS})>]", take: ->(context, activity, said) { Acts.give(context, activity, said) },
-                                                                                           tell: ->(teller, activity) { Acts.given(teller, activity) },
+                                                                                           tell: ->(unparser, activity) { Acts.given(unparser, activity) },
                                                                                            clear: ->(context, activity) { Acts.keep(context, activity) })
 
       QUALITIES = [

@@ -19,17 +19,17 @@ module Basalt
           context.sheet_id = Opening.of(context, said[:name], said[:notation])
           context.qualify(context.sheet, said)
         end,
-        Form.new("note on <thing:thing> : <text:text>", unsay: ->(context, said, _) { context.set(said[:thing].id, "note", nil) }) do |context, said|
+        Form.new("note on <thing:thing> : <text:text>", retract: ->(context, said, _) { context.set(said[:thing].id, "note", nil) }) do |context, said|
           context.set(said[:thing].id, "note", said[:text])
         end,
         Form.new("remove <thing:thing>") { |context, said| context.draft.apply(Change::Remove.new(id: said[:thing].id)) },
         Form.new("take <thing:thing> off") { |context, said| OnSheet.take_off(context, said[:thing]) },
         Form.new("rename <thing:thing> to <name:name>") { |context, said| context.set(said[:thing].id, "name", said[:name]) },
-        Form.new("<thing:thing> is assumed", unsay: ->(context, said, _) { context.set(said[:thing].id, "assumed", nil) }) { |context, said| context.set(said[:thing].id, "assumed", true) },
-        Form.new("<thing:thing> is emphasised as <emphasis:name>", unsay: ->(context, said, _) { OnSheet.emphasise(context, said[:thing], nil) }) do |context, said|
+        Form.new("<thing:thing> is assumed", retract: ->(context, said, _) { context.set(said[:thing].id, "assumed", nil) }) { |context, said| context.set(said[:thing].id, "assumed", true) },
+        Form.new("<thing:thing> is emphasised as <emphasis:name>", retract: ->(context, said, _) { OnSheet.emphasise(context, said[:thing], nil) }) do |context, said|
           OnSheet.emphasise(context, said[:thing], said[:emphasis])
         end,
-        Form.new("<thing:thing> is collapsed", unsay: ->(context, said, _) { OnSheet.collapse(context, said[:thing], false) }) do |context, said|
+        Form.new("<thing:thing> is collapsed", retract: ->(context, said, _) { OnSheet.collapse(context, said[:thing], false) }) do |context, said|
           OnSheet.collapse(context, said[:thing], true)
         end,
         Form.new("<thing:thing> is confirmed") { |context, said| context.set(said[:thing].id, "assumed", nil) }
@@ -41,22 +41,22 @@ module Basalt
       SAID = SHEET_FACTS.map do |words, fact|
         Quality.new("sheet", "#{words} <value:word>",
                     take: ->(context, sheet, said) { context.draft.apply(Change::SetSheet.new(id: sheet.id, fact:, value: said[:value])) },
-                    tell: ->(teller, sheet) { sheet[fact] ? [[words, teller.word(sheet[fact])]] : [] })
+                    tell: ->(unparser, sheet) { sheet[fact] ? [[words, unparser.word(sheet[fact])]] : [] })
       end
       SHOWN = VIEWS.map do |words, part|
         Quality.new("sheet", words, take: ->(context, sheet, _) { context.draft.apply(Change::SetView.new(sheet_id: sheet.id, part:, on: true)) },
                                     tell: ->(_teller, sheet) { sheet.view&.fetch(part, nil) ? [[words]] : [] })
       end
-      LAID_OUT = Drawing::Manner::ALL.map do |manner, words|
+      LAID_OUT = Drawing::LayoutStyle::ALL.map do |manner, words|
         Quality.new("sheet", "laid out #{words}", take: ->(context, sheet, _) { context.draft.apply(Change::SetManner.new(sheet_id: sheet.id, manner:)) },
                                                   tell: ->(_teller, sheet) { sheet.manner == manner ? [["laid out #{words}"]] : [] })
       end
       DRAWN = Quality.new("sheet", "drawn with <variant:word>",
                           take: ->(context, sheet, said) { context.draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: said[:variant])) },
-                          tell: ->(teller, sheet) { sheet.variant ? [["drawn with", teller.word(sheet.variant)]] : [] })
+                          tell: ->(unparser, sheet) { sheet.variant ? [["drawn with", unparser.word(sheet.variant)]] : [] })
       ABOUT = Quality.new("sheet", "about <subject:thing>",
                           take: ->(context, sheet, said) { context.draft.apply(Change::SetSubject.new(sheet_id: sheet.id, element_id: said[:subject].id)) },
-                          tell: ->(teller, sheet) { sheet.subject_id ? [["about", teller.thing(sheet.subject_id)]] : [] })
+                          tell: ->(unparser, sheet) { sheet.subject_id ? [["about", unparser.thing(sheet.subject_id)]] : [] })
       QUALITIES = ([ABOUT, DRAWN] + LEVELS + SAID + SHOWN + LAID_OUT).freeze
     end
   end

@@ -17,8 +17,8 @@ module Basalt
       end
 
       def told(set, ids)
-        teller = Teller.new(set)
-        ids.filter_map { |id| set.element(id) }.flat_map { |element| teller.tell(element) }
+        unparser = Unparser.new(set)
+        ids.filter_map { |id| set.element(id) }.flat_map { |element| unparser.tell(element) }
       end
     end
   end

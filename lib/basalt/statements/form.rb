@@ -3,18 +3,18 @@
 module Basalt
   module Statements
     # One sentence that can be said: its pattern and what it does. The block gets the
-    # context and the captured values. +declares+ is the kind and facts it makes; +unsay+ takes
+    # context and the captured values. +declares+ is the kind and facts it makes; +retract+ takes
     # back what the sentence said, all of it or what another sentence in its place does not say.
     class Form
-      def initialize(source, declares: nil, unsay: nil, late: false, &action)
+      def initialize(source, declares: nil, retract: nil, late: false, &action)
         @late = late
         @source = source
         @declares = declares
-        @unsay = unsay
+        @retract = retract
         @action = action
       end
 
-      attr_reader :source, :declares, :unsay, :action
+      attr_reader :source, :declares, :retract, :action
 
       # @return [Boolean] whether in a text it is understood after all others, whatever its place
       def late? = @late

@@ -13,11 +13,11 @@ module Basalt
         @set = set
         @sheet_id = sheet_id
         @owner = owner
-        @teller = Teller.new(set)
+        @unparser = Unparser.new(set)
       end
 
       # @return [String]
-      def of(part) = behind(@teller.say(*subject, *writing.part_words(@teller, part)))
+      def of(part) = behind(@unparser.say(*subject, *writing.part_words(@unparser, part)))
 
       # A line in the place of another, or a new one; the model then says that and no more.
       #
@@ -32,9 +32,9 @@ module Basalt
 
         old, said = read("#{head}#{of(part)}")
         form, instead = read(sentence)
-        raise Mistake, "A row says what one thing has, and nothing else" unless old.equal?(form) && form.unsay
+        raise Mistake, "A row says what one thing has, and nothing else" unless old.equal?(form) && form.retract
 
-        form.unsay.call(Context.new(draft, sheet_id: @sheet_id), said, instead)
+        form.retract.call(Context.new(draft, sheet_id: @sheet_id), said, instead)
         Document.new(sentence).into(draft, sheet_id: @sheet_id)
       end
 
@@ -49,11 +49,11 @@ module Basalt
       private
 
       def writing = @set.sheets[@sheet_id].writing
-      def subject = [@teller.thing(@owner.id), "has"]
+      def subject = [@unparser.thing(@owner.id), "has"]
 
       # How a sentence about the owner begins.
       def head
-        @head ||= @teller.say(*subject, @teller.name("x")).then { |sentence| sentence.delete_suffix(behind(sentence)) }
+        @head ||= @unparser.say(*subject, @unparser.name("x")).then { |sentence| sentence.delete_suffix(behind(sentence)) }
       end
 
       def behind(sentence) = sentence[(Tokens.of(sentence).find { |token| token.literal?("has") }.from + 4)..]

@@ -10,7 +10,7 @@ module Basalt
       # @param source [String] its pattern
       # @param fact [String, nil] the flag it sets
       # @param take [#call, nil] gets context, element and captures
-      # @param tell [#call, nil] gets teller and element, returns arrays of parts
+      # @param tell [#call, nil] gets unparser and element, returns arrays of parts
       # @param clear [#call, nil] gets context and element, and takes back what was said
       # @param late [Boolean] whether it joins to something else: in a text it waits until everything is declared
       def initialize(kinds, source, fact: nil, take: nil, tell: nil, clear: nil, late: false)
@@ -44,14 +44,14 @@ module Basalt
       end
 
       # @return [Array<Array>] for each time it is to be said, the parts to say
-      def tell(teller, element)
-        return @tell.call(teller, element) if @tell
+      def tell(unparser, element)
+        return @tell.call(unparser, element) if @tell
         return element[@fact] ? [[source]] : [] if @fact
 
         slots = nodes.grep(Pattern::Slot)
         return [] unless slots.all? { |slot| element[slot.name.to_s] }
 
-        [nodes.map { |node| node.is_a?(Pattern::Slot) ? teller.value(node, element[node.name.to_s]) : node.words.first }]
+        [nodes.map { |node| node.is_a?(Pattern::Slot) ? unparser.value(node, element[node.name.to_s]) : node.words.first }]
       end
 
       private

@@ -9,7 +9,7 @@ class GoingBackTest < Minitest::Test
   D = Basalt::Data
 
   def draft(text) = Basalt::Change::Draft.new(model("sheet S: entities\n#{text}"), ids: -> { SecureRandom.uuid })
-  def said(draft) = Basalt::Statements::Teller.new(draft).project.lines.map(&:chomp).reject { |line| line.empty? || line.start_with?("sheet") }.sort
+  def said(draft) = Basalt::Statements::Unparser.new(draft).project.lines.map(&:chomp).reject { |line| line.empty? || line.start_with?("sheet") }.sort
   def id(draft, name) = draft.named(name).first.id
 
   def assert_said(wanted, draft)

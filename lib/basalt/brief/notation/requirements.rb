@@ -34,7 +34,7 @@ module Basalt
           columns.each_with_index.flat_map { |list, column| stacked(set, list, column) }.to_h
         end
 
-        def spots(_set, _sheet_id, _thing, size, extent)
+        def candidate_positions(_set, _sheet_id, _thing, size, extent)
           extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
           (0..60).lazy.flat_map { |row| (0...COLUMNS).map { |column| [(extent.x + (column * (size[0] + GAP))).round, (extent.y + (row * (size[1] + GAP))).round] } }
         end

@@ -18,7 +18,7 @@ module Basalt
 
         private
 
-        def kept?(entity, threads) = threads.include?(Logical::Kindred.home(set, entity).id) || Logical::Kindred.apart(set, entity).any?
+        def kept?(entity, threads) = threads.include?(Logical::SpecialisationMapping.home(set, entity).id) || Logical::SpecialisationMapping.apart(set, entity).any?
       end
     end
   end

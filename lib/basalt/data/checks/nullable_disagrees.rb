@@ -35,11 +35,12 @@ module Basalt
         # One of an entity that has a table of its own; a key stands unique and required.
         def attribute?(attribute)
           owner = set.element(attribute.owner_id)
-          attribute["required"] || attribute["key"] ? true : false if owner.kind == "entity" && Logical::Kindred.home(set, owner).id == owner.id && !attribute["many"] && !attribute["kept"]
+          attribute["required"] || attribute["key"] ? true : false if owner.kind == "entity" && Logical::SpecialisationMapping.home(set,
+                                                                                                                                    owner).id == owner.id && !attribute["many"] && !attribute["kept"]
         end
 
         def foreign?(column, relationship)
-          return if relationship.targets.any? { |id| Logical::Kindred.apart(set, set.element(id)).any? }
+          return if relationship.targets.any? { |id| Logical::SpecialisationMapping.apart(set, set.element(id)).any? }
 
           table = set.element(column.owner_id)["thread"]
           across = relationship.ends.find { |joined| joined.target_id != table } or return

@@ -19,7 +19,7 @@ module Basalt
         # @return [Array<Table>]
         def tables
           @tables ||= begin
-            @entities.reject { |entity| Kindred.apart(@set, entity).any? }.each { |entity| draft_of(entity) }
+            @entities.reject { |entity| SpecialisationMapping.apart(@set, entity).any? }.each { |entity| draft_of(entity) }
             @entities.each { |entity| many_valued(entity) }
             relationships.each { |relationship| related(relationship) }
             meetings.each { |meeting| joined(meeting) }
@@ -30,14 +30,14 @@ module Basalt
         # @return [Array<View>] what derived attributes look at other tables for
         def views
           tables
-          @entities.reject { |entity| Kindred.apart(@set, entity).any? }.filter_map { |entity| view(entity) }
+          @entities.reject { |entity| SpecialisationMapping.apart(@set, entity).any? }.filter_map { |entity| view(entity) }
         end
 
         attr_reader :house
 
         # @return [TableDraft] of the entity, or of the one in whose table it is kept
         def draft_of(entity)
-          home = Kindred.home(@set, entity)
+          home = SpecialisationMapping.home(@set, entity)
           return draft_of(home) if home.id != entity.id
 
           @drafts.fetch(entity.id) { (@drafts[entity.id] = TableDraft.new(entity.id, house.table(entity.name))).tap { |draft| fill(draft, entity) } }
@@ -99,18 +99,18 @@ module Basalt
 
         def meetings
           ids = @entities.to_set(&:id)
-          @set.of_kind("meeting").select { |meeting| Meeting.of(@set, meeting.id).then { |all| all.length > 1 && all.all? { |one| ids.include?(one.target("entity")) } } }
+          @set.of_kind("meeting").select { |meeting| NaryRelationship.of(@set, meeting.id).then { |all| all.length > 1 && all.all? { |one| ids.include?(one.target("entity")) } } }
         end
 
         def fill(draft, entity)
           draft.say("#{house.name(entity.name) == draft.name ? 'It' : "A row of #{draft.name}"} holds one #{entity.name}.")
           general = Specialising.generals(@set, entity.id).first
-          if general && Kindred.apart(@set, general).any? then whole_key(draft, entity, general)
+          if general && SpecialisationMapping.apart(@set, general).any? then whole_key(draft, entity, general)
           elsif general then special_key(draft, entity, general)
           elsif Dependence.weak?(entity) then weak_key(draft, entity)
           else own_key(draft, entity)
           end
-          Kindred.new(self, @set, entity).fill(draft)
+          SpecialisationMapping.new(self, @set, entity).fill(draft)
           Describing.of(@set, entity.id).select { |attribute| attribute["derived"] }.each { |attribute| Computed.new(@set, house, attribute).why&.then { |why| draft.say(why) } }
         end
 
@@ -149,12 +149,12 @@ module Basalt
 
         # A relationship of an entity without a table is one of each of its kinds.
         def related(relationship)
-          one, other = relationship.ends.map { |joined| Kindred.apart(@set, @set.element(joined.target_id)).then { |kinds| kinds.empty? ? [nil] : kinds } }
+          one, other = relationship.ends.map { |joined| SpecialisationMapping.apart(@set, @set.element(joined.target_id)).then { |kinds| kinds.empty? ? [nil] : kinds } }
           one.product(other).each { |kinds| Relation.new(self, @set, relationship, kinds).map }
         end
 
         def many_valued(entity)
-          homes = Kindred.apart(@set, entity)
+          homes = SpecialisationMapping.apart(@set, entity)
           Describing.of(@set, entity.id).select { |attribute| attribute["many"] || attribute["kept"] }.each do |attribute|
             homes.empty? ? listed(attribute, entity, attribute.id) : homes.each { |home| listed(attribute, home, "#{attribute.id}/#{home.id}") }
           end
@@ -172,7 +172,7 @@ module Basalt
         # The key of a meeting leaves out whom the others determine.
         def joined(meeting)
           draft = joining(meeting.id, house.table(meeting.name))
-          Meeting.of(@set, meeting.id).each do |one|
+          NaryRelationship.of(@set, meeting.id).each do |one|
             joined = one.ends.last
             alone = Cardinality.read(joined.facts["cardinality"]).most == 1
             refer(draft, @set.element(joined.target_id), thread: one.id, role: joined.facts["role"] || @set.element(joined.target_id).name, key: !alone, required: true)

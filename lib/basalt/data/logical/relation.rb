@@ -55,7 +55,7 @@ module Basalt
         end
 
         # A kind that is kept together with others cannot have to have anything.
-        def at_home?(joined) = Kindred.home(@set, entity(joined)).id == entity(joined).id
+        def at_home?(joined) = SpecialisationMapping.home(@set, entity(joined)).id == entity(joined).id
 
         def reason(at, to, unique)
           return "" unless unique

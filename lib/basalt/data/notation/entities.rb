@@ -18,7 +18,7 @@ module Basalt
         def band = "Concept"
         def things = %w[entity meeting]
         def parts = %w[attribute]
-        def part_words(teller, part) = Describing.words(teller, part)
+        def part_words(unparser, part) = Describing.words(unparser, part)
         def lines = %w[relationship specialisation participation dependence]
         def examples = ["entity Crew", "Crew has code key, name required", "a Crew leads zero or more Crew; a Crew is led by zero or one Crew"]
         def chips = [%w[entity e], [Kinds::WEAK, "w"], %w[meeting m]]
@@ -72,9 +72,9 @@ module Basalt
 
         def lanes? = true
 
-        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements
 
-        def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).spots
+        def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).candidate_positions
 
         # @return [Layout::Node] to lay out
         def node(set, thing, level)

@@ -9,7 +9,7 @@ module Basalt
         def name = "tables"
         def things = %w[table view]
         def parts = %w[column]
-        def part_words(teller, part) = Tabling.words(teller, part)
+        def part_words(unparser, part) = Tabling.words(unparser, part)
         def lines = %w[reference]
         def examples = ["table crews", "crews has crew_id bigint key, code varchar(12) required", "crews is unique by code"]
         def chips = [%w[table b], %w[view v]]
@@ -40,7 +40,7 @@ module Basalt
 
         def tidy(set, sheet_id, only: nil, quick: false, **) = TablesLayout.new(self, set, *part(set, sheet_id, only), quick:).placements
 
-        def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).spots
+        def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).candidate_positions
 
         def terminal(set, table, placement, reference)
           Layout::RowTerminal.new(placement.box, placement.y + port(set, table, reference, reference.target("from") == table.id ? "column" : "key"))

@@ -5,7 +5,7 @@ module Basalt
     module Notation
       # Tidies tables in columns from left to right, so that lines leave and arrive at their rows:
       # the layered layout turned by a quarter.
-      class TablesLayout < Drawing::Stepped
+      class TablesLayout < Drawing::LayeredLayout
         CLOSE = 26
         STRIP = 16
 

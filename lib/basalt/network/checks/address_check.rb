@@ -7,7 +7,7 @@ module Basalt
       class AddressCheck < Basalt::Checks::Check
         private
 
-        def plan = survey[Addressing]
+        def plan = analysis[Addressing]
 
         # @param element [Model::Element] what holds the address
         # @param name [String] what to call it in the repair

@@ -16,7 +16,7 @@ module Basalt
 
         private
 
-        def plan = survey[Addressing]
+        def plan = analysis[Addressing]
 
         def wanting?(subnet)
           return false if subnet["isolated"] || plan.prefix(subnet)&.point_to_point?

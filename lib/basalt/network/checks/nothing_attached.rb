@@ -8,7 +8,7 @@ module Basalt
         rule "nothing-attached", :warning, reads: %w[attachment subnet]
 
         def findings
-          survey[Addressing].subnets.select { |subnet| empty?(subnet) }.map do |subnet|
+          analysis[Addressing].subnets.select { |subnet| empty?(subnet) }.map do |subnet|
             finding(subnet.id, "Nothing is attached to #{subnet.name}",
                     "Its addresses are set aside for nobody; either something is missing here or the subnet can go.",
                     repair: repair("Strike #{subnet.name} from the model", Change::Remove.new(id: subnet.id)))
@@ -18,7 +18,7 @@ module Basalt
         private
 
         def empty?(subnet)
-          survey[Addressing].on(subnet).empty? && set.contents_of(subnet.id).none? { |part| part.kind == "subnet" }
+          analysis[Addressing].on(subnet).empty? && set.contents_of(subnet.id).none? { |part| part.kind == "subnet" }
         end
       end
     end

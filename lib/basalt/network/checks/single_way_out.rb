@@ -9,7 +9,7 @@ module Basalt
         NAMED = 5
 
         def findings
-          survey[WaysOut].single.sort_by { |id, _| set.element(id).ordinal }.map do |id, cut|
+          analysis[WaysOut].single.sort_by { |id, _| set.element(id).ordinal }.map do |id, cut|
             culprit = set.element(id)
             finding(id, "#{title(culprit)} is a single way out", "Without it #{names(cut)} #{cut.one? ? 'loses' : 'lose'} the outside.", also: cut)
           end

@@ -15,7 +15,7 @@ module Basalt
 
         private
 
-        def plan = survey[Addressing]
+        def plan = analysis[Addressing]
 
         # Sweeps the subnets by first address, keeping those still open; two prefixes overlap
         # only when one contains the other.

@@ -72,7 +72,7 @@ module Basalt
         def marks(_set, element) = Legend.marks(self, element)
 
         def tidy(set, sheet_id, only: nil, **)
-          Drawing::Nested.new(self, set, sheet_id, only:).placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
+          Drawing::CompoundLayout.new(self, set, sheet_id, only:).placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
         end
 
         def seam(thing) = SEAMS.fetch(thing["role"], :graphite)
@@ -100,7 +100,7 @@ module Basalt
           Bus.rails(placement).map { |left, right, y| Layout::Box.new(x: left, y: y - 2, w: right - left, h: 4) }
         end
 
-        def spots(set, sheet_id, thing, size, extent) = Spots.new(set, sheet_id, thing, size, extent).each
+        def candidate_positions(set, sheet_id, thing, size, extent) = CandidatePositions.new(set, sheet_id, thing, size, extent).each
         def reshape(set, sheet_id, relation) = relation.kind == "attachment" ? Bus.stretch(set, sheet_id, relation) : {}
 
         private

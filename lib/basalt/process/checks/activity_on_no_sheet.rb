@@ -18,7 +18,7 @@ module Basalt
 
         private
 
-        def standing = @standing ||= Standing.new(set)
+        def standing = @standing ||= SystemBoundary.new(set)
         def outside_id?(id) = standing.of(set.element(id))&.outside?
 
         # Between somebody outside and somebody inside.

@@ -8,7 +8,7 @@ module Basalt
         rule "inside-drawn-as-outside", :warning, reads: %w[party system activity]
 
         def findings
-          standing = Standing.new(set)
+          standing = SystemBoundary.new(set)
           set.of_kind("party").select { |party| drawn?(party.id) }.filter_map do |party|
             verdict = standing.of(party)
             next if verdict.nil? || verdict.outside?

@@ -8,7 +8,7 @@ module Basalt
         rule "outside-drawn-as-inside", :warning, reads: %w[party process activity]
 
         def findings
-          standing = Standing.new(set)
+          standing = SystemBoundary.new(set)
           outside = set.of_kind("party").select { |party| standing.of(party)&.outside? }
           set.of_kind("process").filter_map do |process|
             party = outside.find { |one| [process.name, process["performer"]].compact.any? { |name| name.casecmp?(one.name) } } or next

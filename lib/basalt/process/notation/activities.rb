@@ -35,11 +35,11 @@ module Basalt
         def marks(set, element)
           return Acts.receiver(element) ? [:gives] : [] if element.relation?
 
-          [Standing.new(set).of(element)&.outside? ? :outside : :inside, *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })]
+          [SystemBoundary.new(set).of(element)&.outside? ? :outside : :inside, *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })]
         end
 
         def computed(set, thing)
-          verdict = thing.relation? ? nil : Standing.new(set).of(thing)
+          verdict = thing.relation? ? nil : SystemBoundary.new(set).of(thing)
           verdict ? [["stands", "#{verdict.outside? ? 'outside' : 'inside'}#{', decided' if verdict.decided}"]] : []
         end
 
@@ -49,13 +49,13 @@ module Basalt
 
         def tidy(set, sheet_id, only: nil, quick: false, crowded: [])
           things, lines = part(set, sheet_id, only)
-          Drawing::Stepped.new(self, set, things, lines.select { |line| Acts.receiver(line) }, quick:, crowded:).placements
+          Drawing::LayeredLayout.new(self, set, things, lines.select { |line| Acts.receiver(line) }, quick:, crowded:).placements
         end
 
         def node(set, thing, level) = Layout::Node.box(thing.id, *size(set, thing), level).with(beside: false)
         def strip = 30
 
-        def spots(_set, _sheet_id, _thing, size, extent)
+        def candidate_positions(_set, _sheet_id, _thing, size, extent)
           extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
           (0..40).lazy.flat_map { |row| (0..5).map { |column| [(extent.x + (column * (size[0] + 120))).round, (extent.y + (row * (size[1] + 90))).round] } }
         end

@@ -15,8 +15,8 @@ module Basalt
 
         def tidy(set, sheet_id, only: nil, quick: false, crowded: []) # rubocop:disable Lint/UnusedMethodArgument
           things, lines = part(set, sheet_id, only)
-          sizes = things.to_h { |thing| [thing.id, room(set, thing, lines.select { |line| line.poles.include?(thing.id) }, crowded)] }
-          corners = Layout::Radial.call(sizes, lines.map(&:poles), root: middle(set, sheet_id, things, lines))
+          sizes = things.to_h { |thing| [thing.id, room(set, thing, lines.select { |line| line.endpoints.include?(thing.id) }, crowded)] }
+          corners = Layout::Radial.call(sizes, lines.map(&:endpoints), root: middle(set, sheet_id, things, lines))
           corners.to_h { |id, (x, y)| [id, placed(set, id, x, y, sizes[id])] }
         end
 
@@ -39,7 +39,7 @@ module Basalt
           subject = set.sheets[sheet_id].subject_id
           return subject if things.any? { |thing| thing.id == subject }
 
-          (things.find { |thing| thing.kind == "process" } || things.select { |thing| thing.kind == "system" }.max_by { |thing| lines.count { |line| line.poles.include?(thing.id) } })&.id
+          (things.find { |thing| thing.kind == "process" } || things.select { |thing| thing.kind == "system" }.max_by { |thing| lines.count { |line| line.endpoints.include?(thing.id) } })&.id
         end
       end
     end

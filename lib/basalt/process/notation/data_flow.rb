@@ -17,7 +17,7 @@ module Basalt
 
         def lanes? = true
 
-        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = touched(set, Drawing::Stepped.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements)
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = touched(set, Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements)
       end
     end
   end

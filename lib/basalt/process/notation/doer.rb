@@ -19,7 +19,7 @@ module Basalt
           @set = set
           @thing = thing
           @rows = Acts.sorted(Acts.of(set, thing.id))
-          @outside = Standing.new(set).of(thing)&.outside?
+          @outside = SystemBoundary.new(set).of(thing)&.outside?
           @texts = @rows.first(MOST).map { |row| [self.class.number(set, row).to_s, row["processing"] ? "=" : "", P.fit(row.name, :member, WIDEST)] }
           @texts << ["", "", "and #{@rows.length - MOST} more"] if @rows.length > MOST
         end

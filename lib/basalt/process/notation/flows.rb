@@ -53,7 +53,7 @@ module Basalt
         def computed(set, thing) = thing.kind == "process" ? [["number", Levels.number(set, thing) || "none"]] : super
         def computed_headings(kind) = kind == "process" ? ["number"] : super
 
-        def spots(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [130, 80]).spots
+        def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [130, 80]).candidate_positions
 
         # @return [Layout::Node] to lay out
         def node(set, thing, level)

@@ -3,7 +3,7 @@
 module Basalt
   module Data
     # Relationships of more than two entities.
-    module Meeting
+    module NaryRelationship
       module_function
 
       # @param said [Hash] +entities+ and the name of the +meeting+
@@ -31,24 +31,24 @@ module Basalt
       end
 
       # The first participation tells of all.
-      def tell(teller, participation)
-        meeting = teller.set.element(participation.target("meeting"))
-        all = of(teller.set, meeting.id)
+      def tell(unparser, participation)
+        meeting = unparser.set.element(participation.target("meeting"))
+        all = of(unparser.set, meeting.id)
         return [] unless all.first.id == participation.id
 
         listed = all.each_with_index.flat_map do |one, index|
-          entity = teller.set.element(one.target("entity"))
-          [*(index.zero? ? [] : [index == all.length - 1 ? "and" : :comma]), English.article(entity.name), teller.thing(entity.id)]
+          entity = unparser.set.element(one.target("entity"))
+          [*(index.zero? ? [] : [index == all.length - 1 ? "and" : :comma]), English.article(entity.name), unparser.thing(entity.id)]
         end
-        [*(teller.say(*listed, "meet in", teller.name(meeting.name)) if all.length > 2), *all.filter_map { |one| decided(teller, meeting, one) }]
+        [*(unparser.say(*listed, "meet in", unparser.name(meeting.name)) if all.length > 2), *all.filter_map { |one| decided(unparser, meeting, one) }]
       end
 
-      def decided(teller, meeting, participation)
+      def decided(unparser, meeting, participation)
         facts = participation.ends.last.facts
         return if facts.empty?
 
-        teller.say("in", teller.thing(meeting.id), "the others meet", *(facts["cardinality"] || "some"), teller.thing(participation.target("entity")),
-                   *(["as", teller.word(facts["role"])] if facts["role"]))
+        unparser.say("in", unparser.thing(meeting.id), "the others meet", *(facts["cardinality"] || "some"), unparser.thing(participation.target("entity")),
+                     *(["as", unparser.word(facts["role"])] if facts["role"]))
       end
     end
   end

@@ -3,7 +3,7 @@
 module Basalt
   module Statements
     # The words that could go on from the beginning of a statement.
-    class Continuation
+    class Completion
       NAMES = 400
 
       # @param head [String] whole words

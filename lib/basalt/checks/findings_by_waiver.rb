@@ -3,7 +3,7 @@
 module Basalt
   module Checks
     # Findings parted by what people said of them: those that count, and those let stand.
-    class Verdict
+    class FindingsByWaiver
       # @param findings [Array<Finding>]
       def initialize(set, findings)
         @waived, @open = findings.partition { |finding| waiver(set, finding)&.state == finding.state(set) }

@@ -3,7 +3,7 @@
 module Basalt
   module Drawing
     # What stands where on a sheet: things, segments of lines and labels, found by place.
-    class Ground
+    class SpatialIndex
       # So far words may reach over an edge where nothing else is free, px.
       TIGHT = 12
 

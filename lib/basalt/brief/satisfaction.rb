@@ -3,7 +3,7 @@
 module Basalt
   module Brief
     # That something meets a requirement, or serves something else.
-    module Meeting
+    module Satisfaction
       FIGURES = /\{0+\}/
 
       module_function
@@ -13,7 +13,7 @@ module Basalt
         said[:requirements].each { |requirement| context.draft.apply(joining(context.draft, "meets", said[:thing].id, requirement.id)) }
       end
 
-      def unsay(context, said)
+      def retract(context, said)
         said[:requirements].each { |requirement| of(context.draft, said[:thing].id, requirement.id).each { |one| context.draft.apply(Change::Remove.new(id: one.id)) } }
       end
 

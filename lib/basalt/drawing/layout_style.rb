@@ -4,7 +4,7 @@ module Basalt
   module Drawing
     # The ways in which a sheet can be laid out: as its notation does, or in a shape that a
     # person chose for it. Boundaries are laid out from the inside out in each of them.
-    module Manner
+    module LayoutStyle
       # Words that a person reads, by the words that a sheet keeps.
       ALL = { "tree" => "as a tree", "round" => "around one", "rows" => "in rows", "lanes" => "in lanes" }.freeze
       LAYOUTS = { "tree" => Layout::Tree, "round" => Layout::Radial, "rows" => Layout::Rows, "lanes" => Layout::Lanes }.freeze
@@ -19,14 +19,14 @@ module Basalt
         manner = set.sheets[sheet_id].manner
         return writing.tidy(set, sheet_id, only:, quick:, crowded:) unless manner
 
-        onto_pin(set, sheet_id, Nested.new(writing, set, sheet_id, only:).placements { |things, lines, sizes| boxes(writing, set, sheet_id, manner, things, lines, sizes) })
+        onto_pin(set, sheet_id, CompoundLayout.new(writing, set, sheet_id, only:).placements { |things, lines, sizes| boxes(writing, set, sheet_id, manner, things, lines, sizes) })
       end
 
       # A pinned thing is where a tree begins and what others stand around.
       def boxes(writing, set, sheet_id, manner, things, lines, given)
         rooms = things.to_h { |thing| [thing.id, room(writing, set, thing, given[thing.id] || writing.size(set, thing))] }
         sizes = rooms.transform_values { |_, around| [around.w, around.h] }
-        pairs = lines.map { |line| line.poles }
+        pairs = lines.map { |line| line.endpoints }
         root = things.map(&:id).find { |id| set.placement(sheet_id, id)&.pinned }
         lanes = things.to_h { |thing| [thing.id, writing.lane(set, thing)] }
         corners = LAYOUTS.fetch(manner).call(sizes, pairs, **(manner == "lanes" ? { lanes: } : { root: }))

@@ -4,13 +4,13 @@ require_relative "../support/app_helper"
 require "minitest/mock"
 
 # Keeping: what is committed is what was meant, nothing is lost in silence, everything can be undone.
-class DeskTest < Minitest::Test
+class ProjectSessionTest < Minitest::Test
   include AppHelper
 
   TEXT = "project T\nsheet S: logical network\nrouter gw\nsubnet N 10.0.0.0/24\ngw on N at .1, gateway\nserver a\na on N at .2\nsheet E: entities\nentity Crew\nCrew has code key\na Crew leads Crew"
 
   def act(project, said = "did", &change)
-    Store::Desk.for(project.id).open { |desk| desk.act(said:, by: "test", sheet_id: desk.set.sheet_list.first.id, &change) }
+    Store::ProjectSession.for(project.id).open { |desk| desk.act(said:, by: "test", sheet_id: desk.set.sheet_list.first.id, &change) }
   end
 
   def say(project, *lines)
@@ -20,7 +20,7 @@ class DeskTest < Minitest::Test
   def test_what_is_read_back_is_what_the_desk_holds
     project = project(TEXT)
     say(project, "server b in Room", "room Room", "b on N at .3, interface eth1", "note on b: says \"so\"", "b is assumed", "rename a to c", "remove gw")
-    held = Store::Desk.for(project.id).open(&:set)
+    held = Store::ProjectSession.for(project.id).open(&:set)
     assert_equal rows(model_of(project)), rows(held)
     assert_equal "T", model_of(project).project
   end
@@ -32,24 +32,24 @@ class DeskTest < Minitest::Test
     acts.each { |lines| say(project, *lines).then { states << rows(model_of(project)) } }
     sheet = sheet_of(project, "S").id
     acts.length.downto(1) do |n|
-      Store::Desk.clear
-      Store::Desk.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
+      Store::ProjectSession.clear
+      Store::ProjectSession.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
       assert_equal states[n - 1], rows(model_of(project)), "undo of #{acts[n - 1]}"
     end
     (1..acts.length).each do |n|
-      Store::Desk.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) }
+      Store::ProjectSession.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) }
       assert_equal states[n], rows(model_of(project)), "redo of #{acts[n - 1]}"
     end
-    assert_nil(Store::Desk.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
+    assert_nil(Store::ProjectSession.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
   end
 
   def test_a_new_act_ends_what_could_be_done_again
     project = project(TEXT)
     sheet = sheet_of(project, "S").id
     say(project, "server b")
-    Store::Desk.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
+    Store::ProjectSession.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
     say(project, "server c")
-    assert_nil(Store::Desk.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
+    assert_nil(Store::ProjectSession.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
   end
 
   def test_a_refused_act_leaves_nothing_and_the_desk_goes_on
@@ -58,7 +58,7 @@ class DeskTest < Minitest::Test
     assert_raises(Basalt::Mistake) { say(project, "server b", "b on Nowhere") }
     assert_equal before, rows(model_of(project))
     say(project, "server b", "b on N at .7")
-    assert_equal rows(model_of(project)), rows(Store::Desk.for(project.id).open(&:set))
+    assert_equal rows(model_of(project)), rows(Store::ProjectSession.for(project.id).open(&:set))
   end
 
   # Two processes, each with a working set of its own, made from the same version.
@@ -117,11 +117,11 @@ class DeskTest < Minitest::Test
     line = model_of(project).relations_of(a).first.id
     threads = Array.new(2) do |n|
       Thread.new do
-        desk = Store::Desk.new(project.id)
+        desk = Store::ProjectSession.new(project.id)
         8.times do |m|
           desk.open { |open| open.act(said: "added", by: "t#{n}", sheet_id: sheet) { |draft| Basalt::Statements::Document.new("server d#{n}-#{m}\nd#{n}-#{m} on N").into(draft, sheet_id: sheet) } }
         end
-        change = n.zero? ? Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: a, name: "phase 2") : Basalt::Change::Quiet.new(sheet_id: sheet, element_id: line, on: true)
+        change = n.zero? ? Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: a, name: "phase 2") : Basalt::Change::HideLabel.new(sheet_id: sheet, element_id: line, on: true)
         desk.open { |open| open.act(said: "marked", by: "t#{n}", sheet_id: sheet) { |draft| draft.apply(change) } }
       ensure
         ActiveRecord::Base.connection_handler.clear_active_connections!
@@ -132,15 +132,15 @@ class DeskTest < Minitest::Test
     assert_equal(16, set.of_kind("device").count { |device| device.name.start_with?("d") })
     assert_equal ["phase 2", true], [set.placement(sheet, a).shape["emphasis"], set.placement(sheet, line).shape["quiet"]]
     %i[elements placements].each { |table| assert_equal set.table(table).size, set.table(table).each.map(&:ordinal).uniq.length }
-    assert_equal rows(set), rows(Store::Desk.for(project.id).open(&:set))
+    assert_equal rows(set), rows(Store::ProjectSession.for(project.id).open(&:set))
   end
 
   # Facts of one placement that two people altered from the same version are both kept; the same one is not.
   def test_the_shape_of_a_placement_is_compared_fact_by_fact
     project = project(TEXT)
     sheet = sheet_of(project, "S").id
-    shape = ->(name, change) { ->(set) { change.new(sheet_id: sheet, element_id: set.named(name).first.id, **(change == Basalt::Change::Quiet ? { on: true } : { name: "new" })) } }
-    assert(two_writers(project, shape.call("a", Basalt::Change::Emphasise), shape.call("a", Basalt::Change::Quiet)).all?(Integer))
+    shape = ->(name, change) { ->(set) { change.new(sheet_id: sheet, element_id: set.named(name).first.id, **(change == Basalt::Change::HideLabel ? { on: true } : { name: "new" })) } }
+    assert(two_writers(project, shape.call("a", Basalt::Change::Emphasise), shape.call("a", Basalt::Change::HideLabel)).all?(Integer))
     first, second = two_writers(project, ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "one") },
                                 ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "two") })
     assert_equal [true, true], [first.is_a?(Integer), second.is_a?(Basalt::Change::Conflict)]
@@ -151,11 +151,11 @@ class DeskTest < Minitest::Test
     project = project(TEXT)
     sheet = sheet_of(project, "S").id
     say(project, "server b", "b on N at .5")
-    Store::Desk.for(project.id).open do |desk|
+    Store::ProjectSession.for(project.id).open do |desk|
       Store::Writer.stub(:new, ->(_) { raise ActiveRecord::RecordNotUnique, "no" }) { assert_raises(Basalt::Change::Conflict) { desk.undo(by: "test", sheet_id: sheet) } }
     end
     say(project, "server c", "c on N at .6")
-    assert_equal rows(model_of(project)), rows(Store::Desk.for(project.id).open(&:set))
+    assert_equal rows(model_of(project)), rows(Store::ProjectSession.for(project.id).open(&:set))
     boxes = model_of(project).of_kind("device").map { |device| model_of(project).placement(sheet, device.id).box }
     boxes.combination(2) { |one, other| refute one.overlap?(other) }
   end
@@ -164,7 +164,7 @@ class DeskTest < Minitest::Test
     project = project(TEXT)
     sheet = sheet_of(project, "S").id
     request = -> { Store::Request.new("6f9619ff-8b86-4d01-b42d-00cf4fc964ff") }
-    desk = Store::Desk.for(project.id)
+    desk = Store::ProjectSession.for(project.id)
     desk.open(request: request.call) do |open|
       open.keep_answer(made: { "new" => "x" })
       open.act(said: "added", by: "t", sheet_id: sheet) { |draft| Basalt::Statements::Document.new("server z").into(draft, sheet_id: sheet) }
@@ -176,7 +176,7 @@ class DeskTest < Minitest::Test
 
   def test_somebody_elses_change_is_seen_at_the_next_opening
     project = project(TEXT)
-    desk = Store::Desk.for(project.id)
+    desk = Store::ProjectSession.for(project.id)
     desk.open { |open| assert_equal 2, open.set.of_kind("device").length }
     two_writers(project, change("a", "note", "one"), change("gw", "note", "two"))
     desk.open { |open| assert_equal "one", open.set.named("a").first["note"] }
@@ -184,14 +184,14 @@ class DeskTest < Minitest::Test
 
   def test_findings_contents_and_pieces_keep_in_step
     project = project(TEXT)
-    Store::Desk.for(project.id).open do |desk|
+    Store::ProjectSession.for(project.id).open do |desk|
       sheet = desk.set.sheet_list.first
       desk.findings
       desk.contents(sheet.id)
       ["server x", "x on N at .2", "rename x to y", "remove a", "y is assumed", "subnet Q 10.3.0.0/24"].each do |line|
         desk.act(said: line, by: "test", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new(line).into(draft, sheet_id: sheet.id) }
         assert_equal Basalt::Checks::Runner.new(desk.set).findings.map(&:key), desk.findings.map(&:key), line
-        fresh = Basalt::Drawing::Contents.new(desk.set, sheet.id)
+        fresh = Basalt::Drawing::SheetStatistics.new(desk.set, sheet.id)
         assert_equal fresh.counts, desk.contents(sheet.id).counts, line
         assert_equal fresh.extent, desk.contents(sheet.id).extent, line
       end

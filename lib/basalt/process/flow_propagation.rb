@@ -4,7 +4,7 @@ module Basalt
   module Process
     # Flows as they pass through levels: what flows to a process flows to each that contains it,
     # up to the level on which both ends can be seen.
-    class Lifting
+    class FlowPropagation
       def initialize(set)
         @set = set
         @flows = set.of_kind("flow")

@@ -5,7 +5,7 @@ require "forwardable"
 module Basalt
   module Drawing
     # A notation that answers everything as another does, for those that differ in a little.
-    class PassedOn
+    class NotationDelegator
       extend Forwardable
 
       def_delegators :@notation, *Notation.public_instance_methods(false)

@@ -3,7 +3,7 @@
 module Basalt
   module Checks
     # A set under examination, with what several checks need worked out once.
-    class Survey
+    class AnalysisContext
       def initialize(set)
         @set = set
         @worked_out = {}

@@ -3,43 +3,43 @@
 module Basalt
   module Drawing
     # Finds things a place: inside their boundary, near what they join, clear of all that stands.
-    class Settling
+    class PlacementSearch
       extend Forwardable
 
-      def_delegators :@board, :draft, :sheet_id, :writing, :ground, :placement, :nesting, :stand
+      def_delegators :@context, :draft, :sheet_id, :writing, :spatial_index, :placement, :nesting, :stand
 
-      # @param board [Board]
-      # @param ways [Ways] of the lines that join what is settled
-      def initialize(board, ways)
-        @board = board
-        @ways = ways
+      # @param context [LayoutContext]
+      # @param edge_routing [EdgeRouting] of the lines that join what is settled
+      def initialize(context, edge_routing)
+        @context = context
+        @edge_routing = edge_routing
       end
 
       # @param placed [Model::Placement] of a thing, with a place or without
       def settle(placed)
         thing = draft.element(placed.element_id)
         w, h = writing.size(draft, thing)
-        x, y = placed.x ? [placed.x, placed.y] : spot(thing, w, h)
+        x, y = placed.x ? [placed.x, placed.y] : position(thing, w, h)
         Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)
         stand(thing.id)
-        lines = draft.relations_of(thing.id).select { |line| writing.draws_line?(draft, line) && line.poles.all? { |id| placement(id)&.box } }
-        lines.each { |line| @ways.reshape(line) }
+        lines = draft.relations_of(thing.id).select { |line| writing.draws_line?(draft, line) && line.endpoints.all? { |id| placement(id)&.box } }
+        lines.each { |line| @edge_routing.reshape(line) }
       end
 
       private
 
-      def spot(thing, w, h)
+      def position(thing, w, h)
         home = nesting.ancestors(thing.id)
-        spots(thing, w, h).find do |x, y|
+        candidate_positions(thing, w, h).find do |x, y|
           box = Layout::Box.new(x:, y:, w:, h:)
-          ground.free?(box.grow(14, 12)) && ground.lines_through(box.grow(4)).empty? && ground.outside?(box.grow(6), home) && ground.bars.free?(box.grow(4))
+          spatial_index.free?(box.grow(14, 12)) && spatial_index.lines_through(box.grow(4)).empty? && spatial_index.outside?(box.grow(6), home) && spatial_index.bars.free?(box.grow(4))
         end || beneath
       end
 
       # Inside its boundary, beside what stands there; otherwise where the notation would have it.
-      def spots(thing, w, h)
+      def candidate_positions(thing, w, h)
         area = placement(nesting.parent(thing.id).to_s)&.box
-        elsewhere = writing.spots(draft, sheet_id, thing, [w, h], extent)
+        elsewhere = writing.candidate_positions(draft, sheet_id, thing, [w, h], extent)
         return elsewhere unless area
 
         columns = [((area.w - (2 * Boundary::PAD)) / (w + 30.0)).floor, 1].max
@@ -48,7 +48,7 @@ module Basalt
       end
 
       def extent
-        left, top, right, bottom = ground.reach
+        left, top, right, bottom = spatial_index.reach
         left && Layout::Box.new(x: left, y: top, w: right - left, h: bottom - top)
       end
 

@@ -5,7 +5,7 @@ module Basalt
     # Tidies a sheet with boundaries from the inside out: what is in a boundary is laid out by
     # itself, and the boundary is then one box among its neighbours. Lines that cross a boundary
     # keep their ends near each other; their ways are found when all boxes stand.
-    class Nested
+    class CompoundLayout
       # The layout of one group: boxes and routes by id, and how large it is.
       Block = Value.of(:laid, :w, :h)
 
@@ -35,7 +35,7 @@ module Basalt
         blocks = things.select { |thing| @inside.key?(thing.id) }.to_h { |thing| [thing.id, framed(thing.id, group(thing.id, &))] }
         lines = lines(parent)
         laid = yield(things, lines, closed_sizes(things).merge(blocks.transform_values { |inner| [inner.w, inner.h] }))
-        laid = laid.except(*lines.select { |line| line.poles.any? { |id| blocks.key?(id) } }.map(&:id))
+        laid = laid.except(*lines.select { |line| line.endpoints.any? { |id| blocks.key?(id) } }.map(&:id))
         blocks.reduce(laid) { |all, (id, inner)| all.merge(moved(inner.laid, laid[id][:x], laid[id][:y])) }
       end
 
@@ -49,7 +49,7 @@ module Basalt
           ends = line.ends.values_at(0, -1).map { |one| one.with(target_id: member(one.target_id, parent)) }
           next if ends.any? { |one| one.target_id.nil? }
 
-          same = ends.map(&:target_id) == line.poles
+          same = ends.map(&:target_id) == line.endpoints
           next line if same
           next if ends.map(&:target_id).uniq.one?
 

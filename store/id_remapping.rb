@@ -2,7 +2,7 @@
 
 module Store
   # A document's rows with ids of their own, so that a project can be there twice.
-  class Renumbered
+  class IdRemapping
     COLUMNS = %w[id sheet_id element_id owner_id container_id target_id subject_id].freeze
 
     # @param document [Basalt::Formats::ProjectDocument]

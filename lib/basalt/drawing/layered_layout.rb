@@ -6,7 +6,7 @@ module Basalt
     # steps it takes to reach it from one thing, separate parts beside each other, and what is joined to nothing
     # in rows beneath. Where to begin and how wide a level may be is tried out: what fits the paper
     # best with the fewest crossings and bends is taken.
-    class Stepped
+    class LayeredLayout
       SIGNS = 26
       LOOP = 40
       GAP = 70
@@ -50,7 +50,7 @@ module Basalt
         end
       end
 
-      def loops(thing) = @lines.select { |line| line.poles.uniq == [thing.id] }
+      def loops(thing) = @lines.select { |line| line.endpoints.uniq == [thing.id] }
 
       # @return [Array<Array(String, Numeric), nil>] where to begin, and how wide a level may be, where not as wide as suits the sheet
       def tries(part)
@@ -84,20 +84,20 @@ module Basalt
       end
 
       def quality(part, found)
-        Layout::Quality.new(boxes(found), lines_of(part).filter_map { |line| found.dig(line.id, :route, "points")&.then { |points| [*line.poles.first(2), points] } })
+        Layout::Quality.new(boxes(found), lines_of(part).filter_map { |line| found.dig(line.id, :route, "points")&.then { |points| [*line.endpoints.first(2), points] } })
       end
 
       def boxes(found) = found.select { |_, to| to[:x] }.transform_values { |to| Layout::Box.new(**to.slice(:x, :y, :w, :h)) }
 
       def lines_of(part)
-        @lines_of ||= @lines.group_by { |line| line.poles.first }
+        @lines_of ||= @lines.group_by { |line| line.endpoints.first }
         part.flat_map { |thing| @lines_of.fetch(thing.id, []) }
       end
 
       def edges(part)
-        lines_of(part).reject { |line| line.poles.uniq.one? }.map do |line|
+        lines_of(part).reject { |line| line.endpoints.uniq.one? }.map do |line|
           middle = @notation.labels(@set, line).sum(&:width)
-          Layout::Edge.new(id: line.id, from: line.poles[0], to: line.poles[1], from_room: SIGNS, to_room: SIGNS, middle:, lane: lane(line))
+          Layout::Edge.new(id: line.id, from: line.endpoints[0], to: line.endpoints[1], from_room: SIGNS, to_room: SIGNS, middle:, lane: lane(line))
         end
       end
 
@@ -168,7 +168,7 @@ module Basalt
 
       def near
         @near ||= @lines.each_with_object(@things.to_h { |thing| [thing.id, []] }) do |line, table|
-          one, other = line.poles
+          one, other = line.endpoints
           next if one == other
 
           table[one] << other

@@ -5,7 +5,7 @@ module Basalt
     # What stands on a sheet, counted: kinds, the marks that its legend explains, and how far
     # it reaches. Kept in step by renewing what an act touched, so that its cost does not
     # grow with the sheet.
-    class Contents
+    class SheetStatistics
       # px around what waits.
       APART = 16
 

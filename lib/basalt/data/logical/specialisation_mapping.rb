@@ -7,7 +7,7 @@ module Basalt
       # one; all in the table of the general one, told apart by one column where they exclude each
       # other and by a flag each where they overlap; or in tables that hold all of it, without one
       # for the general entity (the options of Elmasri and Navathe, 9.2: 8A, 8C and 8D, 8B).
-      class Kindred
+      class SpecialisationMapping
         TOGETHER = "together"
         APART = "apart"
         STRATEGIES = ["own tables", TOGETHER, APART].freeze
@@ -42,13 +42,13 @@ module Basalt
 
         def fill(draft)
           kinds = Specialising.kinds(@set, @entity.id)
-          draft.say("Its kinds cannot have the only tables: #{Kindred.obstacle(@set, @entity)}.") if @entity["strategy"] == APART
+          draft.say("Its kinds cannot have the only tables: #{SpecialisationMapping.obstacle(@set, @entity)}.") if @entity["strategy"] == APART
           return if kinds.empty? || @entity["strategy"] != TOGETHER
 
           @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)
           kinds.each do |kind|
             Attributes.new(@set, @mapping.house, kind).columns.each { |column| draft.add(column.with(key: false, required: false)) }
-            Kindred.new(@mapping, @set, kind).fill(draft)
+            SpecialisationMapping.new(@mapping, @set, kind).fill(draft)
           end
         end
 

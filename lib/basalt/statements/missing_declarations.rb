@@ -4,7 +4,7 @@ module Basalt
   module Statements
     # What would have to be said before a statement that names things nobody knows yet: their
     # declarations. A name is taken to begin with a capital and to go on to the verb, or to stand in quotes.
-    module Groundwork
+    module MissingDeclarations
       MOST = 6
       # Words without a capital that a name may have behind those with one.
       BEHIND = 2

@@ -4,8 +4,8 @@ module Basalt
   module Layout
     # The way through the gaps between boxes: a sparse grid of the edges of what is near, and
     # the cheapest path on it by A* (Hart, Nilsson and Raphael, 1968) with a price for bends,
-    # from any door of the one end to any door of the other at once.
-    class Maze
+    # from any attachment_point of the one end to any attachment_point of the other at once.
+    class OrthogonalRouter
       REACH = 240
       MARGIN = 12
       BEND = 40
@@ -26,26 +26,26 @@ module Basalt
         @own = own
       end
 
-      # @param starts [Array] doors of the one end, each a point and a direction
-      # @param goals [Array] doors of the other
+      # @param starts [Array] attachment_points of the one end, each a point and a direction
+      # @param goals [Array] attachment_points of the other
       # @param reach [Integer] how far around them to look, px
       # @return [Array<Array(Numeric, Numeric)>, nil]
       def path(starts, goals, reach: REACH)
-        @starts = doors(starts)
-        @goals = doors(goals)
+        @starts = attachment_points(starts)
+        @goals = attachment_points(goals)
         lay_grid(reach)
-        # Where every door of an end is walled in, no search would find a way.
-        walk if [@starts, @goals].all? { |ends| ends.any? { |door| open?(door.node) } }
+        # Where every attachment_point of an end is walled in, no search would find a way.
+        walk if [@starts, @goals].all? { |ends| ends.any? { |attachment_point| open?(attachment_point.node) } }
       end
 
       private
 
       # A point, the point a little out from it, and the number of the direction out.
-      Door = Struct.new(:point, :out, :direction, :node)
+      AttachmentPoint = Struct.new(:point, :out, :direction, :node)
 
-      def doors(found)
+      def attachment_points(found)
         found.uniq.map do |point, direction|
-          Door.new(point, [point[0] + (direction[0] * MARGIN), point[1] + (direction[1] * MARGIN)], DIRECTIONS.index(direction))
+          AttachmentPoint.new(point, [point[0] + (direction[0] * MARGIN), point[1] + (direction[1] * MARGIN)], DIRECTIONS.index(direction))
         end
       end
 
@@ -57,7 +57,7 @@ module Basalt
                          near.flat_map { |box| [box.y - MARGIN, box.bottom + MARGIN] } + outs.map(&:last) + [region.y, region.bottom])
         near.each { |box| @grid.block(box) }
         @lines.overlapping(region).each { |id, segment| @grid.charge(segment, ALONG) unless @own.include?(id) }
-        (@starts + @goals).each { |door| door.node = @grid.node(door.out) }
+        (@starts + @goals).each { |attachment_point| attachment_point.node = @grid.node(attachment_point.out) }
       end
 
       def walk
@@ -80,15 +80,15 @@ module Basalt
         @costs = Array.new(@finish)
         @came = Array.new(@finish)
         @queue = Heap.new
-        @target = Box.around(@goals.map { |door| Box.new(x: door.out[0], y: door.out[1], w: 0, h: 0) })
+        @target = Box.around(@goals.map { |attachment_point| Box.new(x: attachment_point.out[0], y: attachment_point.out[1], w: 0, h: 0) })
         @arrivals = @goals.group_by(&:node)
-        @starts.each { |door| relax(nil, (door.node * 4) + door.direction, 0) }
+        @starts.each { |attachment_point| relax(nil, (attachment_point.node * 4) + attachment_point.direction, 0) }
       end
 
       # A way that comes to a goal is a way once what its last turn costs is paid.
       def arrive(state, cost)
-        @arrivals[state / 4]&.each do |door|
-          turned = (door.direction + 2) % 4 == state % 4 ? 0 : BEND
+        @arrivals[state / 4]&.each do |attachment_point|
+          turned = (attachment_point.direction + 2) % 4 == state % 4 ? 0 : BEND
           @queue.push(@finish + state, cost + turned)
         end
       end
@@ -138,14 +138,14 @@ module Basalt
       end
 
       def trace(state)
-        goal = @arrivals[state / 4].min_by { |door| (door.direction + 2) % 4 == state % 4 ? 0 : 1 }
+        goal = @arrivals[state / 4].min_by { |attachment_point| (attachment_point.direction + 2) % 4 == state % 4 ? 0 : 1 }
         points = [goal.point]
         while state
           first = state
           points.unshift(@grid.point(state / 4))
           state = @came[state]
         end
-        start = @starts.find { |door| (door.node * 4) + door.direction == first }
+        start = @starts.find { |attachment_point| (attachment_point.node * 4) + attachment_point.direction == first }
         Polyline.simplify([start.point, *points])
       end
     end

@@ -4,20 +4,20 @@ module Basalt
   module Drawing
     # The ways of lines: found where there is none, kept where nothing is against it, and the
     # places of their labels.
-    class Ways
+    class EdgeRouting
       extend Forwardable
 
-      def_delegators :@board, :draft, :sheet_id, :writing, :ground, :placement, :nesting, :arrange, :stand
+      def_delegators :@context, :draft, :sheet_id, :writing, :spatial_index, :placement, :nesting, :arrange, :stand
 
-      # @param board [Board]
-      def initialize(board)
-        @board = board
+      # @param context [LayoutContext]
+      def initialize(context)
+        @context = context
       end
 
       # Gives a line the way that somebody drew, and keeps it.
       def keep(line_id, points)
         line = draft.element(line_id)
-        ground.remove(line_id)
+        spatial_index.remove(line_id)
         arrange(line_id, { route: { "points" => points, "labels" => {}, "kept" => true } })
         take_route(line, points)
       end
@@ -41,7 +41,7 @@ module Basalt
       #
       # @param lines [Array<Model::Element>] that were given a way
       def clear_labels(lines)
-        covered = lines.flat_map { |line| [(line.id if ground.labels_of(line.id).any? { |box| crossed?(box, line.id) }), *ground.labels_under(line.id)] }
+        covered = lines.flat_map { |line| [(line.id if spatial_index.labels_of(line.id).any? { |box| crossed?(box, line.id) }), *spatial_index.labels_under(line.id)] }
         covered.compact.uniq.each { |id| draft.element(id)&.then { |line| relabel(line) if placement(id)&.route } }
       end
 
@@ -51,15 +51,15 @@ module Basalt
       end
 
       def draw_through(line, points)
-        ground.lines.remove(line.id)
-        Layout::Polyline.boxes(points).each { |box| ground.lines.add(line.id, box) }
+        spatial_index.lines.remove(line.id)
+        Layout::Polyline.boxes(points).each { |box| spatial_index.lines.add(line.id, box) }
       end
 
       def reshape(line)
         writing.reshape(draft, sheet_id, line).each do |element_id, to|
           next unless room?(placement(element_id), to, line)
 
-          ground.remove(element_id)
+          spatial_index.remove(element_id)
           arrange(element_id, to)
           stand(element_id)
         end
@@ -73,21 +73,21 @@ module Basalt
         place.nil? || crossed?(Layout::Box.at(*place, label.width, label.height), line.id)
       end
 
-      def crossed?(box, line_id) = !ground.lines.free?(box) { |id| id == line_id }
+      def crossed?(box, line_id) = !spatial_index.lines.free?(box) { |id| id == line_id }
 
       # @param words [Array(Numeric, Numeric), nil] where there is room for what stands in its middle
       def take_route(line, points, words: nil)
-        labels = ground.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1), first: words)
+        labels = spatial_index.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1), first: words)
         kept = placement(line.id)&.kept? ? { "kept" => true } : {}
         arrange(line.id, { route: { "points" => points, "labels" => labels, **kept } })
         draw_through(line, points)
       end
 
       def route(line)
-        ground.remove(line.id)
+        spatial_index.remove(line.id)
         reshape(line)
-        from, to = line.poles.map { |id| nesting.stand_in(id) }
-        return hide(line) if from == to && line.poles.uniq.length > 1
+        from, to = line.endpoints.map { |id| nesting.stand_in(id) }
+        return hide(line) if from == to && line.endpoints.uniq.length > 1
         return take_route(line, loop_at(from)) if from == to
 
         before = followed(line)
@@ -95,7 +95,7 @@ module Basalt
 
         terminals = [from, to].map { |id| writing.terminal(draft, draft.element(id), placement(id), line) }
         own = [from, to, line.id, *nesting.ancestors(from), *nesting.ancestors(to)]
-        points = Layout::Router.new(ground.things, ground.lines).route(*terminals, own, before:)
+        points = Layout::Router.new(spatial_index.things, spatial_index.lines).route(*terminals, own, before:)
         take_route(line, points) if points
       end
 
@@ -108,9 +108,9 @@ module Basalt
       def followed(line)
         was = draft.base.placement(sheet_id, line.id)&.route
         was &&= placement(line.id)&.route
-        return unless was && draft.base.element(line.id)&.poles == line.poles
+        return unless was && draft.base.element(line.id)&.endpoints == line.endpoints
 
-        from, to = line.poles.map { |id| shift(nesting.stand_in(id)) }
+        from, to = line.endpoints.map { |id| shift(nesting.stand_in(id)) }
         return unless from && to
 
         Layout::Polyline.drag_start(Layout::Polyline.drag_start(was["points"], *from).reverse, *to).reverse
@@ -140,8 +140,8 @@ module Basalt
         return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
 
         beside = to[:x] == placed.x ? [] : writing.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
-        ground.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.poles.include?(id) } &&
-          beside.all? { |box| ground.things.free?(box) { |id| id == placed.element_id } && (ground.lines_through(box) - [line.id]).empty? }
+        spatial_index.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.endpoints.include?(id) } &&
+          beside.all? { |box| spatial_index.things.free?(box) { |id| id == placed.element_id } && (spatial_index.lines_through(box) - [line.id]).empty? }
       end
 
       # A line whose ends stand still keeps its route when only what it says has changed.
@@ -150,7 +150,7 @@ module Basalt
         return true if placed.nil? || placed.route.nil? || moved?(line) || rejoined?(line) || turned?(line)
         return false if placed.kept?
 
-        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !ground.things.free?(box) { |id| line.poles.include?(id) || line.poles.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
+        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !spatial_index.things.free?(box) { |id| line.endpoints.include?(id) || line.endpoints.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
       end
 
       # One of its ends is at something else since a boundary was collapsed or opened.
@@ -158,19 +158,19 @@ module Basalt
         return false unless nesting.any?
 
         before = Nesting.new(draft.base, sheet_id)
-        line.poles.any? { |id| draft.base.element(id) && before.stand_in(id) != nesting.stand_in(id) }
+        line.endpoints.any? { |id| draft.base.element(id) && before.stand_in(id) != nesting.stand_in(id) }
       end
 
       def rejoined?(line)
         before = draft.base.element(line.id)
-        before && before.poles != line.poles
+        before && before.endpoints != line.endpoints
       end
 
       # What it joins stands elsewhere; a bus that became longer still has the line where it ends.
       def moved?(line)
         @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.element_id }
         ends = placement(line.id).route["points"].values_at(0, -1)
-        line.poles.zip(ends).any? { |id, point| @moved.include?(nesting.stand_in(id)) && !still_ends?(line, nesting.stand_in(id), point) }
+        line.endpoints.zip(ends).any? { |id, point| @moved.include?(nesting.stand_in(id)) && !still_ends?(line, nesting.stand_in(id), point) }
       end
 
       def still_ends?(line, id, point)
@@ -180,7 +180,7 @@ module Basalt
 
       def relabel(line)
         points = placement(line.id).route["points"]
-        ground.remove(line.id)
+        spatial_index.remove(line.id)
         take_route(line, points)
       end
     end

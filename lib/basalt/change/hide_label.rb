@@ -3,7 +3,7 @@
 module Basalt
   module Change
     # Hides the labels of one line on a sheet, or brings them back.
-    Quiet = Value.of(:sheet_id, :element_id, :on) do
+    HideLabel = Value.of(:sheet_id, :element_id, :on) do
       def apply(draft)
         placement = draft.placement(sheet_id, element_id) or raise Mistake, "the line is not drawn on this sheet"
         shape = (placement.shape || {}).merge("quiet" => on ? true : nil).compact

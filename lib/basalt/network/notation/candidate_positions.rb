@@ -5,7 +5,7 @@ module Basalt
     module Notation
       # Where a new thing could stand on a sheet that is laid out: beneath its subnet, or near
       # what it is joined to, or to the right of everything.
-      class Spots
+      class CandidatePositions
         STEP_X = 40
         STEP_Y = 20
         HOST_DROP = 64

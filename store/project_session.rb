@@ -3,12 +3,12 @@
 module Store
   # A project as one process works on it: the working set at its version, the findings, and
   # what stands where on the sheets. One act at a time.
-  class Desk
+  class ProjectSession
     # What an act came to: the effect, and the elements whose drawing it may have altered.
     Outcome = Basalt::Value.of(:effect, :affected, :said, :version)
 
     class << self
-      # @return [Desk] the process's own for that project
+      # @return [ProjectSession] the process's own for that project
       def for(project_id)
         LOCK.synchronize do
           DESKS.delete(project_id).then { |desk| DESKS[project_id] = desk || new(project_id) }.tap { let_go(project_id) }
@@ -41,7 +41,7 @@ module Store
     def initialize(project_id)
       @project_id = project_id
       @monitor = Monitor.new
-      @grounds = {}
+      @spatial_indexes = {}
       @contents = {}
       @history = {}
     end
@@ -51,7 +51,7 @@ module Store
     # Work on the project as it stands now.
     #
     # @param request [Request, nil] what a page asked for, kept with the first act that comes of it
-    # @yieldparam desk [Desk]
+    # @yieldparam desk [ProjectSession]
     # @raise [ActiveRecord::RecordNotFound]
     def open(request: nil)
       @monitor.synchronize do
@@ -76,22 +76,22 @@ module Store
     end
 
     # @return [Array<Basalt::Checks::Finding>] those that nobody waived
-    def findings = verdict.open
+    def findings = findings_by_waiver.open
 
-    # @return [Basalt::Checks::Verdict] all findings, the waived ones apart
-    def verdict
+    # @return [Basalt::Checks::FindingsByWaiver] all findings, the waived ones apart
+    def findings_by_waiver
       @stale = nil if @by_check.nil?
       @by_check = Basalt::Checks::Runner.new(set, known: @by_check || {}).by_check(@by_check && (@stale || [])) if @by_check.nil? || @stale
-      @verdict = nil if @stale
+      @findings_by_waiver = nil if @stale
       @stale = nil
-      @verdict ||= Basalt::Checks::Verdict.new(set, Basalt::Checks::Runner.sorted(@by_check))
+      @findings_by_waiver ||= Basalt::Checks::FindingsByWaiver.new(set, Basalt::Checks::Runner.sorted(@by_check))
     end
 
     # @return [Array<Basalt::Checks::Finding>] as they were when they were last worked out
-    def known_findings = (@verdict || verdict).open
+    def known_findings = (@findings_by_waiver || findings_by_waiver).open
 
-    # @return [Basalt::Drawing::Contents]
-    def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::Contents.new(set, sheet_id)
+    # @return [Basalt::Drawing::SheetStatistics]
+    def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::SheetStatistics.new(set, sheet_id)
 
     # @param images [#call, nil] gives an image's address by its id
     # @return [Basalt::Drawing::Scene] with what errors are about marked
@@ -132,13 +132,13 @@ module Store
     # What a draft that is not kept would bring to the sheet.
     #
     # @return [Array<Basalt::Drawing::Item>]
-    def foresee(draft, sheet_id)
-      Basalt::Drawing::Arranger.new(draft, sheet_id, ground: ground(draft, sheet_id)).follow(grow: false)
+    def preview(draft, sheet_id)
+      Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: spatial_index(draft, sheet_id)).follow(grow: false)
       fresh = draft.placements.differences.filter_map { |_, before, after| after if before.nil? || (after && before.route != after.route) }
       scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents: contents(sheet_id))
       fresh.select { |placement| placement.sheet_id == sheet_id }.first(MOST_GHOSTS).flat_map { |placement| scene.items_of(placement) }
     ensure
-      @grounds[sheet_id]&.renew(set, Basalt::Drawing::Affected.by(draft))
+      @spatial_indexes[sheet_id]&.renew(set, Basalt::Drawing::Affected.by(draft))
     end
 
     # @return [Outcome, nil] nil when there is nothing to undo
@@ -169,26 +169,26 @@ module Store
       return if @set && @set.version == version
 
       @set = Snapshot.read(project_id)
-      @grounds = {}
+      @spatial_indexes = {}
       @contents = {}
       @history = {}
       @by_check = nil
-      @verdict = nil
+      @findings_by_waiver = nil
     end
 
     # Every other sheet on which something of it shows follows.
     def arrange(draft, sheet_id, tidy, by_hand)
       tidy(draft, sheet_id, tidy, by_hand) if tidy
-      (touched_sheets(draft) - (tidy ? [sheet_id] : [])).each { |id| Basalt::Drawing::Arranger.new(draft, id, ground: ground(draft, id)).follow }
+      (touched_sheets(draft) - (tidy ? [sheet_id] : [])).each { |id| Basalt::Drawing::Arranger.new(draft, id, spatial_index: spatial_index(draft, id)).follow }
     end
 
     def tidy(draft, sheet_id, what, by_hand)
       arranger = Basalt::Drawing::Arranger.new(draft, sheet_id)
       what == :complete ? arranger.complete : arranger.tidy(only: what == true ? nil : what, by_hand:)
-      @grounds.delete(sheet_id)
+      @spatial_indexes.delete(sheet_id)
     end
 
-    def ground(draft, id) = @grounds[id] ||= Basalt::Drawing::Ground.new(draft.base.sheets[id] ? set : draft, id)
+    def spatial_index(draft, id) = @spatial_indexes[id] ||= Basalt::Drawing::SpatialIndex.new(draft.base.sheets[id] ? set : draft, id)
 
     def touched_sheets(draft)
       ids = draft.elements.differences.flat_map { |_, before, after| Basalt::Drawing::Affected.of_difference(draft, before, after) }
@@ -206,7 +206,7 @@ module Store
     def turn(entry, change, act, by)
       draft = Basalt::Change::Draft.new(set).apply(change)
       altered = Basalt::Drawing::Affected.by(draft)
-      @grounds.each { |id, ground| draft.sheets[id] ? ground.renew(draft, altered) : @grounds.delete(id) }
+      @spatial_indexes.each { |id, spatial_index| draft.sheets[id] ? spatial_index.renew(draft, altered) : @spatial_indexes.delete(id) }
       finish(draft, draft.effect, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
     end
 
@@ -217,7 +217,7 @@ module Store
 
       again(&act)
     rescue StandardError
-      @grounds.clear
+      @spatial_indexes.clear
       raise
     end
 
@@ -252,7 +252,7 @@ module Store
       set.advance(effect, version:)
       act == "act" ? @history[sheet_id] = [said, nil] : @history.delete(sheet_id)
       @stale = (@stale || []) | touched_kinds(draft, effect)
-      @verdict = nil if effect.on(:waivers).any?
+      @findings_by_waiver = nil if effect.on(:waivers).any?
       @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
     rescue StandardError
       forget

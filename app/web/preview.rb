@@ -3,7 +3,7 @@
 module Web
   # What the statement line offers while somebody types: words that could go on, and what the
   # statement would come to.
-  class Offer
+  class Preview
     MOST = 8
 
     # @param text [String] the line so far
@@ -41,7 +41,7 @@ module Web
     def ghost
       return [] unless %i[fits warns].include?(hint.first) && @draft
 
-      @desk.foresee(@draft, @sheet.id)
+      @desk.preview(@draft, @sheet.id)
     rescue Basalt::Mistake
       []
     end
@@ -67,7 +67,7 @@ module Web
 
     def expected(head, from)
       context = Basalt::Statements::Context.new(Basalt::Change::Draft.new(@desk.set), sheet_id: @sheet.id)
-      Basalt::Statements::Continuation.new(head, context).words.map { |word, type| [from, word, type] }
+      Basalt::Statements::Completion.new(head, context).words.map { |word, type| [from, word, type] }
     end
 
     def consequence(draft)

@@ -5,7 +5,7 @@ module Basalt
     # Tells a model as statements: the reading. A sentence is put together from words,
     # things and new names; names are quoted or qualified exactly where they would be
     # misread, which is found by reading the sentence back.
-    class Teller
+    class Unparser
       # A known thing, or a new name, in a sentence being told.
       Mention = Value.of(:element, :name)
 
@@ -149,7 +149,7 @@ module Basalt
       end
 
       def relation(element)
-        lines = Families.all.filter_map { |family| family.tellings[element.kind]&.call(self, element) }.first
+        lines = Families.all.filter_map { |family| family.unparsers[element.kind]&.call(self, element) }.first
         [*lines]
       end
 

@@ -4,26 +4,26 @@ require_relative "../support/core_helper"
 require_relative "../support/generated_network"
 
 # An edited reading becomes the changes that make the model read so.
-class RevisionTest < Minitest::Test
+class ReadingPatchTest < Minitest::Test
   include CoreHelper
 
   S = Basalt::Statements
 
   def revised(set, before, after)
     sheet = set.sheet_list.first
-    revision = S::Revision.new(set, sheet.id, before, after)
+    revision = S::ReadingPatch.new(set, sheet.id, before, after)
     draft = revision.into(Basalt::Change::Draft.new(set))
-    [S::Teller.new(draft).sheet(sheet.id), revision.refused, draft]
+    [S::Unparser.new(draft).sheet(sheet.id), revision.refused, draft]
   end
 
-  def reading(set) = S::Teller.new(set).reading(set.sheet_list.first.id).flatten(1).flat_map(&:last)
+  def reading(set) = S::Unparser.new(set).reading(set.sheet_list.first.id).flatten(1).flat_map(&:last)
 
   def test_what_joins_things_is_read_first_and_nothing_is_left_out
     sample = model(File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__)))
     sample.sheet_list.each do |sheet|
-      joined, there = S::Teller.new(sample).reading(sheet.id)
+      joined, there = S::Unparser.new(sample).reading(sheet.id)
       assert(joined.all? { |id, _| sample.element(id).relation? } && there.none? { |id, _| sample.element(id).relation? }, sheet.name)
-      assert_equal S::Teller.new(sample).sheet(sheet.id).sort, (joined + there).flat_map(&:last).sort, sheet.name
+      assert_equal S::Unparser.new(sample).sheet(sheet.id).sort, (joined + there).flat_map(&:last).sort, sheet.name
     end
   end
 

@@ -4,27 +4,27 @@ module Basalt
   module Drawing
     # A sheet on which things are being arranged: the draft, what stands where, and what is
     # drawn in what. Writes placements into the draft.
-    class Board
+    class LayoutContext
       # @param draft [Change::Draft]
-      # @param ground [Ground, nil] of the sheet as it stood before the draft; kept in step
-      def initialize(draft, sheet_id, ground: nil)
+      # @param spatial_index [SpatialIndex, nil] of the sheet as it stood before the draft; kept in step
+      def initialize(draft, sheet_id, spatial_index: nil)
         @draft = draft
         @sheet_id = sheet_id
         @writing = draft.sheets[sheet_id].writing
-        @ground = ground
+        @spatial_index = spatial_index
       end
 
       attr_reader :draft, :sheet_id, :writing
 
-      def ground = @ground ||= Ground.new(draft.base, sheet_id)
+      def spatial_index = @spatial_index ||= SpatialIndex.new(draft.base, sheet_id)
 
       # Takes up all that stands there now.
-      def survey = @ground = Ground.new(draft, sheet_id)
+      def survey = @spatial_index = SpatialIndex.new(draft, sheet_id)
 
-      # Takes up all that stands there now into the ground that was handed in: others go on with it.
+      # Takes up all that stands there now into the spatial_index that was handed in: others go on with it.
       def renew
         ids = [draft.base, draft].flat_map { |set| set.placements_on(sheet_id).map(&:element_id) }
-        ground.renew(draft, ids)
+        spatial_index.renew(draft, ids)
       end
 
       def placement(element_id) = draft.placement(sheet_id, element_id)
@@ -36,8 +36,8 @@ module Basalt
         Change::Arrange.new(placement_id: placement(element_id).id, to:).apply(draft)
       end
 
-      # Stands something where the draft has it, when it was taken off the ground.
-      def stand(element_id) = ground.add(draft, placement(element_id))
+      # Stands something where the draft has it, when it was taken off the spatial_index.
+      def stand(element_id) = spatial_index.add(draft, placement(element_id))
 
       def touched_elements
         moved = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }

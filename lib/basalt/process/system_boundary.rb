@@ -4,7 +4,7 @@ module Basalt
   module Process
     # Who is outside: whoever takes part and processes no information, as the activity table has
     # it. A person may decide otherwise, with a reason.
-    class Standing
+    class SystemBoundary
       # How somebody stands: +outside+ or not, and why in words; +decided+ where a person said so.
       Verdict = Value.of(:party_id, :outside, :why, :decided) do
         def outside? = outside
@@ -16,10 +16,10 @@ module Basalt
           context.set(party.id, "decided", reason)
         end
 
-        def tell(teller, party)
+        def tell(unparser, party)
           return [] unless party["decided"]
 
-          [teller.say(teller.thing(party.id), party["standing"] == Kinds::OUTSIDER ? "is outside because" : "is inside because", party["decided"])]
+          [unparser.say(unparser.thing(party.id), party["standing"] == Kinds::OUTSIDER ? "is outside because" : "is inside because", party["decided"])]
         end
       end
 

@@ -7,7 +7,7 @@ module Basalt
     # A reading that somebody edited, taken back as changes: a sentence added is said, one
     # struck is taken back, one altered alters what it told. A sentence that cannot be
     # understood is left out and told with the reason; it blocks none of the others.
-    class Revision
+    class ReadingPatch
       # +index+ counts the lines of the edited text from 0.
       Refused = Value.of(:index, :text, :reason)
       # A line of the reading as it was, one in its place, or one of the two alone.
@@ -28,10 +28,10 @@ module Basalt
 
       # @return [Change::Draft]
       def into(draft)
-        @told = Teller.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
+        @told = Unparser.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
         struck, rest = hunks.partition { |hunk| hunk.text.nil? }
         say_all(draft, rest.sort_by { |hunk| [turn(hunk), hunk.index] })
-        struck.each { |hunk| attempt(draft, hunk) { |trial| strike(trial, hunk.old) } }
+        struck.each { |hunk| attempt(draft, hunk) { |trial| delete(trial, hunk.old) } }
         draft
       end
 
@@ -92,7 +92,7 @@ module Basalt
 
             trial = Change::Draft.new(draft)
             say(trial, line)
-            draft.absorb(trial)
+            draft.merge(trial)
           rescue Mistake
             next
           end
@@ -109,7 +109,7 @@ module Basalt
         trial = Change::Draft.new(draft)
         yield trial
         trial.effect
-        draft.absorb(trial)
+        draft.merge(trial)
         true
       rescue Mistake => e
         refuse(hunk, e)
@@ -141,7 +141,7 @@ module Basalt
         _, form, said = read(@set, hunk.old)
         _, other, instead = read(draft, hunk.text)
         id = @told[hunk.old]
-        return strike(draft, hunk.old) && say(draft, hunk.text) unless form && other && draft.element(id) && alike_forms?(form, other)
+        return delete(draft, hunk.old) && say(draft, hunk.text) unless form && other && draft.element(id) && alike_forms?(form, other)
 
         withdraw(draft, form, said, id, instead)
         declared(draft, other, id) if form.declares
@@ -159,7 +159,7 @@ module Basalt
 
       # Takes back what the old sentence said, keeping what it is about.
       def withdraw(draft, form, said, id, instead)
-        return form.unsay.call(context(draft), said, instead) if form.unsay
+        return form.retract.call(context(draft), said, instead) if form.retract
 
         element = draft.element(id)
         rename(draft, element, instead) if form.declares
@@ -184,25 +184,25 @@ module Basalt
         before = draft.elements.ceiling
         say(draft, hunk.text)
         made = draft.elements.touched.filter_map { |touched| draft.element(touched) }.any? { |element| element.ordinal > before && element.relation? }
-        draft.apply(Change::Remove.new(id:)) if made && !form.declares && form.unsay.nil? && draft.element(id)&.relation?
+        draft.apply(Change::Remove.new(id:)) if made && !form.declares && form.retract.nil? && draft.element(id)&.relation?
       end
 
-      def strike(draft, line)
+      def delete(draft, line)
         _, form, said = read(@set, line)
         id = @told[line]
         return true unless form && id && draft.element(id) && !still_said?(draft, draft.element(id))
 
-        form.unsay ? form.unsay.call(context(draft), said, nil) : strike_element(draft, draft.element(id))
+        form.retract ? form.retract.call(context(draft), said, nil) : delete_element(draft, draft.element(id))
         true
       end
 
       # Another sentence of the edited text may tell the same by now.
       def still_said?(draft, element)
-        @after.intersect?(Teller.new(draft).tell(element).first(1)) && element.relation?
+        @after.intersect?(Unparser.new(draft).tell(element).first(1)) && element.relation?
       end
 
       # A thing that stands elsewhere too leaves this sheet alone.
-      def strike_element(draft, element)
+      def delete_element(draft, element)
         if element.relation? then alike(draft, element).each { |relation| draft.apply(Change::Remove.new(id: relation.id)) }
         elsif (draft.sheets_of(element.id) - [@sheet_id]).any? then draft.apply(Change::TakeOff.new(sheet_id: @sheet_id, element_id: element.id))
         else draft.apply(Change::Remove.new(id: element.id))

@@ -6,7 +6,7 @@ require "json"
 module Basalt
   module Change
     # Two things may share a name as long as a statement can still tell them apart.
-    module Identity
+    module Uniqueness
       module_function
 
       # @raise [Mistake] when another element could not be told from this one

@@ -3,7 +3,7 @@
 module Basalt
   module Layout
     # Values in order, with a table by which the place of any number among them is found at once.
-    class Ruler
+    class Axis
       # Width of an entry of the table, px.
       STEP = 16
 
