@@ -114,6 +114,17 @@ class GrowthTest < Minitest::Test
     assert_nil Drawing::SheetStatistics.new(set, sheet.id).waiting
   end
 
+  def test_captions_places_and_sheets_without_lines_wait_for_nothing
+    set = typed(["router r", "switch s", "r to s", "caption C says \"a word\"", "site Works", "divide D before \"ours\""])
+    assert_nil Drawing::SheetStatistics.new(set, set.sheet_list.first.id).waiting
+    set.advance(taken(set, "server late").effect)
+    refute_nil Drawing::SheetStatistics.new(set, set.sheet_list.first.id).waiting
+    cards = typed(["requirement R1: One.", "requirement R2: Two.", "requirement R3: Three."], notation: "requirements")
+    put = cards.placements_on(cards.sheet_list.first.id).first
+    draft = Change::Draft.new(cards).apply(Change::Arrange.new(placement_id: put.id, to: { x: 900, y: 900, by_hand: true }))
+    assert_nil Drawing::SheetStatistics.new(draft, cards.sheet_list.first.id).waiting
+  end
+
   def test_the_corner_is_drawn_on_the_page_and_not_in_a_print
     set = typed(["router r", "switch s", "r to s", "server a", "server b"])
     scene = Drawing::Scene.new(set, set.sheet_list.first.id)

@@ -12,6 +12,7 @@ module Basalt
       end
 
       def draws?(element) = !figure(element).nil? || super
+      def joins?(thing) = figure(thing).nil? && super
       def things = super + Model::Catalogue.figures.map(&:name)
       def chips = super + Model::Catalogue.figures.flat_map(&:chips)
       def size(set, thing) = figure(thing) ? own_size(thing) : super

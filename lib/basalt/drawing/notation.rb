@@ -42,6 +42,9 @@ module Basalt
       # @return [Boolean] whether a relation is drawn as a line, when its ends are there
       def draws_line?(_set, relation) = lines.include?(relation.kind)
 
+      # @return [Boolean] whether a thing is there to be joined: not where no lines are drawn, nor what only holds others
+      def joins?(thing) = lines.any? && !boundaries.include?(thing.kind)
+
       # @return [Array<Model::Element>] the relations drawn on the sheet
       def lines_on(set, sheet_id)
         set.relations_on(sheet_id).select { |relation| draws_line?(set, relation) }

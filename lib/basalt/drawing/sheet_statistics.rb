@@ -15,6 +15,7 @@ module Basalt
         @marks = {}
         @spans = {}
         @alone = Set.new
+        @unjoinable = Set.new
         @tally = Hash.new(0)
         @counts = Hash.new(0)
         set.things_on(sheet_id).each { |thing| add(set, thing.id) }
@@ -51,16 +52,19 @@ module Basalt
       #
       # @return [Layout::Box, nil] around them
       def waiting
-        return if @alone.empty? || @alone.length == @spans.length
+        return unless parted?
 
         around = Layout::Box.around(@alone.map { |id| box(@spans[id]) }).grow(APART)
-        around if @spans.none? { |id, span| !@alone.include?(id) && box(span).overlap?(around) }
+        around if @spans.none? { |id, span| !@alone.include?(id) && !@unjoinable.include?(id) && box(span).overlap?(around) }
       end
 
       # @return [Boolean] whether what waits stands among what is joined
-      def mingled? = @alone.any? && @alone.length < @spans.length && waiting.nil?
+      def mingled? = parted? && waiting.nil?
 
       private
+
+      # Some things wait and others do not.
+      def parted? = @alone.any? && @alone.length + @unjoinable.length < @spans.length
 
       def box(span) = Layout::Box.new(x: span[0], y: span[1], w: span[2] - span[0], h: span[3] - span[1])
 
@@ -86,14 +90,16 @@ module Basalt
         span = span(set, element, writing) or return
         @spans[id] = span
         @sides &&= widened(@sides, span)
-        @alone << id if alone?(set, element)
+        return if element.relation?
+
+        @unjoinable << id unless writing.joins?(element)
+        @alone << id if writing.joins?(element) && alone?(set, element, writing)
       end
 
-      def alone?(set, thing)
+      def alone?(set, thing, writing)
         placed = set.placement(@sheet_id, thing.id)
-        return false if thing.relation? || placed.by_hand || placed.pinned || Nesting.new(set, @sheet_id).then { |nesting| nesting.boundary?(thing.id) || nesting.parent(thing.id) }
+        return false if placed.by_hand || placed.pinned || Nesting.new(set, @sheet_id).parent(thing.id)
 
-        writing = set.sheets[@sheet_id].writing
         set.relations_of(thing.id).none? { |line| writing.draws_line?(set, line) && set.drawn_between?(@sheet_id, line) }
       end
 
@@ -106,7 +112,7 @@ module Basalt
         kind = @kinds.delete(id) or return
         @counts[kind] -= 1
         @marks.delete(id).each { |mark| @tally[mark] -= 1 }
-        @alone.delete(id)
+        [@alone, @unjoinable].each { |set| set.delete(id) }
         span = @spans.delete(id)
         @sides = nil if span && @sides && reached?(span)
       end

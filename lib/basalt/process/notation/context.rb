@@ -13,7 +13,7 @@ module Basalt
 
         def lanes? = true
 
-        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) # rubocop:disable Lint/UnusedMethodArgument
+        def tidy(set, sheet_id, only: nil, crowded: [], **)
           things, lines = part(set, sheet_id, only)
           sizes = things.to_h { |thing| [thing.id, room(set, thing, lines.select { |line| line.endpoints.include?(thing.id) }, crowded)] }
           corners = Layout::Radial.call(sizes, lines.map(&:endpoints), root: middle(set, sheet_id, things, lines))
