@@ -69,6 +69,8 @@ class OutboxTest < Minitest::Test
     assert_css "#completion [role=option]"
     refusal, choices = %w[#refused #completion].map { |css| page.evaluate_script("(r => [r.top, r.bottom])(document.querySelector('#{css}').getBoundingClientRect())") }
     assert_operator refusal.last, :<=, choices.first
+    beside = page.evaluate_script("(r => document.elementFromPoint(r.right + 40, r.top + 6).className)(document.getElementById('completion').getBoundingClientRect())")
+    refute_equal "below-line", beside, "what lies beside the choices can be pointed at"
     within("#refused") { click_button "Drop" }
     assert_no_css "#refused"
   end
