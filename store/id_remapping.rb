@@ -16,8 +16,8 @@ module Store
     # @return [Basalt::Change::Effect] that makes every row
     def effect
       set = @document.set
-      Basalt::Change::Effect.new(deltas: Rows::TYPES.keys.flat_map do |table|
-        set.table(table).each.map { |row| Basalt::Change::Delta.new(table:, id: @ids[row.id], before: nil, after: renumber(row, table)) }
+      Basalt::Change::Effect.new(deltas: Basalt::Model::RowTypes::ALL.flat_map do |table, type|
+        set.table(table).each.map { |row| Basalt::Change::Delta.new(table:, id: @ids[row.id], before: nil, after: renumber(row, type)) }
       end)
     end
 
@@ -33,7 +33,7 @@ module Store
 
     private
 
-    def renumber(row, table) = Rows.restore(table, plain(JSON.parse(Rows.dump(row).to_json)))
+    def renumber(row, type) = type.load(plain(JSON.parse(type.dump(row).to_json)))
 
     def plain(hash)
       hash.to_h do |key, value|

@@ -14,10 +14,7 @@ module Store
       INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas, act_id, answer)
       SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8, $9, $10 FROM project RETURNING number
     SQL
-    # The highest place in the order of making.
-    LAST = { elements: "SELECT max(ordinal) FROM elements WHERE project_id = $1", sheets: "SELECT max(ordinal) FROM sheets WHERE project_id = $1",
-             placements: "SELECT max(ordinal) FROM placements WHERE project_id = $1", waivers: "SELECT max(ordinal) FROM waivers WHERE project_id = $1" }.freeze
-    private_constant :RECORD, :LAST
+    private_constant :RECORD
 
     # Somebody else's act came first: the effect was made from what no longer stands.
     class Stale < Basalt::Change::Conflict
@@ -63,7 +60,7 @@ module Store
     # New rows come behind those that somebody else made in the meantime.
     def behind_others(effect)
       connection.exec_query("SELECT 1 FROM projects WHERE id = $1 FOR UPDATE", "lock", [@project_id])
-      shifts = Rows::TYPES.each_key.to_h { |table| [table, shift(table, effect.on(table).filter_map { |delta| delta.after.ordinal unless delta.before })] }
+      shifts = Basalt::Model::RowTypes.tables.to_h { |table| [table, shift(table, effect.on(table).filter_map { |delta| delta.after.ordinal unless delta.before })] }
       return effect if shifts.values.all?(&:zero?)
 
       effect.with(deltas: effect.deltas.map { |delta| delta.before ? delta : delta.with(after: delta.after.with(ordinal: delta.after.ordinal + shifts[delta.table])) })
@@ -72,7 +69,7 @@ module Store
     def shift(table, ordinals)
       return 0 if ordinals.empty?
 
-      most = connection.exec_query(LAST.fetch(table), "last", [@project_id]).rows.dig(0, 0).to_i
+      most = connection.exec_query("SELECT max(ordinal) FROM #{table} WHERE project_id = $1", "last", [@project_id]).rows.dig(0, 0).to_i
       [most + 1 - ordinals.min, 0].max
     end
 

@@ -3,11 +3,6 @@
 module Store
   # Reads a project into a working set, all of it as it stood at one version.
   class Snapshot
-    ELEMENTS = %w[id kind name owner_id rank container_id assumed said_by external_id ordinal].freeze
-    SHEETS = %w[id name notation number band revision status drawn_by dated subject_id ordinal].freeze
-    WAIVERS = %w[id finding state reason said_by at ordinal].freeze
-    PLACEMENTS = %w[id sheet_id element_id x y w h pinned by_hand ordinal].freeze
-
     # @return [Basalt::Model::WorkingSet]
     # @raise [ActiveRecord::RecordNotFound]
     def self.read(project_id)
@@ -19,45 +14,36 @@ module Store
     end
 
     def read
-      set = Basalt::Model::WorkingSet.new(project: @project.name, version: @project.version)
-      sheets { |sheet| set.sheets.put(sheet) }
-      elements { |element| set.elements.put(element) }
-      placements { |placement| set.placements.put(placement) }
-      waivers { |waiver| set.waivers.put(waiver) }
-      set
+      Basalt::Model::WorkingSet.new(project: @project.name, version: @project.version).tap do |set|
+        Basalt::Model::RowTypes::ALL.each { |table, type| rows_of(type) { |row| set.table(table).put(row) } }
+      end
     end
 
     private
 
-    def rows(sql) = ActiveRecord::Base.connection.exec_query(sql, "read", [@project.id]).to_a
+    def query(sql) = ActiveRecord::Base.connection.exec_query(sql, "read", [@project.id]).to_a
 
-    def elements
-      ends = rows("SELECT e.element_id, e.role, e.target_id, e.facts FROM ends e JOIN elements x ON x.id = e.element_id " \
-                  "WHERE x.project_id = $1 ORDER BY e.element_id, e.position").group_by { |row| row["element_id"] }
-      rows("SELECT #{ELEMENTS.join(', ')}, facts FROM elements WHERE project_id = $1 ORDER BY ordinal").each do |row|
-        yield Basalt::Model::Element.new(**plain(row, ELEMENTS), facts: JSON.parse(row["facts"]), ends: ends.fetch(row["id"], []).map { |e| joined(e) })
+    def rows_of(type)
+      nested = type.nested.to_h { |member, value| [member, owned(type, member, value)] }
+      parsed = parsed_columns(type)
+      query("SELECT id, #{(type.columns - nested.keys).join(', ')} FROM #{type.table} WHERE project_id = $1 ORDER BY ordinal").each do |row|
+        values = row.transform_keys(&:to_sym)
+        parsed.each { |column| values[column] &&= JSON.parse(values[column]) }
+        nested.each { |member, lists| values[member] = lists.fetch(values[:id], NONE) }
+        yield type.row.new(**values)
       end
     end
 
-    def joined(row) = Basalt::Model::End.new(role: row["role"], target_id: row["target_id"], facts: JSON.parse(row["facts"]).freeze)
+    NONE = [].freeze
+    private_constant :NONE
 
-    def sheets
-      rows("SELECT #{SHEETS.join(', ')}, view FROM sheets WHERE project_id = $1 ORDER BY ordinal").each do |row|
-        yield Basalt::Model::Sheet.new(**plain(row, SHEETS), view: parse(row["view"]))
-      end
+    def parsed_columns(type) = ActiveRecord::Base.connection.columns(type.table.to_s).select { |column| column.type == :jsonb }.map { |column| column.name.to_sym } & type.columns
+
+    # What rows own, by their ids, in its order.
+    def owned(type, member, value)
+      columns = value.members.map { |column| "o.#{column}" }.join(", ")
+      query("SELECT o.element_id, #{columns} FROM #{member} o JOIN #{type.table} x ON x.id = o.element_id WHERE x.project_id = $1 ORDER BY o.element_id, o.position")
+        .group_by { |row| row.delete("element_id") }.transform_values { |list| list.map { |row| value.load(row.merge("facts" => JSON.parse(row["facts"]))) } }
     end
-
-    def placements
-      rows("SELECT #{PLACEMENTS.join(', ')}, shape, route FROM placements WHERE project_id = $1 ORDER BY ordinal").each do |row|
-        yield Basalt::Model::Placement.new(**plain(row, PLACEMENTS), shape: parse(row["shape"]), route: parse(row["route"]))
-      end
-    end
-
-    def waivers
-      rows("SELECT #{WAIVERS.join(', ')} FROM waivers WHERE project_id = $1 ORDER BY ordinal").each { |row| yield Basalt::Model::Waiver.new(**plain(row, WAIVERS)) }
-    end
-
-    def parse(json) = json && JSON.parse(json)
-    def plain(row, columns) = columns.to_h { |column| [column.to_sym, row[column]] }
   end
 end

@@ -10,7 +10,7 @@ class DocumentTest < Minitest::Test
   HOSTILE = "project \"Ω, \"\"x\"\"\"\nsheet \"<s>\": logical network\nserver \"a, \"\"b\"\": c\"\nnote on \"a, \"\"b\"\": c\": \\u0000 is not here </script>\n" \
             "sheet E: entities\nentity Crew\nCrew has code key\na Crew uses many Crew"
 
-  def rows(set) = Basalt::Formats::DocumentRows::TABLES.to_h { |table| [table, set.table(table).each.sort_by(&:ordinal).map(&:to_h)] }
+  def rows(set) = Basalt::Model::RowTypes.tables.to_h { |table| [table, set.table(table).each.sort_by(&:ordinal).map(&:to_h)] }
 
   def waived(set)
     finding = findings(set).first or return set

@@ -76,7 +76,7 @@ class DrawingDirectlyTest < Minitest::Test
     made = draft.named("plc-09").first
     assert_equal([copy.made[set.named("Plant").first.id]], draft.relations_of(made.id, "attachment").map { |line| line.target("subnet") })
     assert_equal 1, draft.relations_of(set.named("plc-07").first.id).length
-    back = C::Draft.new(Basalt::Model::WorkingSet.new(project: "P").advance(C::Effect.new(deltas: C::Draft::TABLES.flat_map { |table|
+    back = C::Draft.new(Basalt::Model::WorkingSet.new(project: "P").advance(C::Effect.new(deltas: Basalt::Model::RowTypes.tables.flat_map { |table|
       draft.table(table).each.map { |row|
         C::Delta.new(table:, id: row.id, after: row)
       }

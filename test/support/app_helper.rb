@@ -39,6 +39,6 @@ module AppHelper
 
   # Rows of a set, to compare two.
   def rows(set)
-    %i[elements sheets placements].to_h { |table| [table, set.table(table).each.sort_by(&:id).map(&:to_h)] }
+    Basalt::Model::RowTypes.tables.to_h { |table| [table, set.table(table).each.sort_by(&:id).map(&:to_h)] }
   end
 end

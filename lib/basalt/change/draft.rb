@@ -7,23 +7,18 @@ module Basalt
     class Draft
       include Model::Queries
 
-      TABLES = %i[elements sheets placements waivers].freeze
-
       # @param base [Model::WorkingSet, Draft]
       # @param ids [#call] makes a new id
       def initialize(base, ids: SecureRandom.method(:uuid))
         @base = base
         @ids = ids
-        @overlays = TABLES.to_h { |name| [name, Model::Overlay.new(base.public_send(name))] }
+        @overlays = Model::RowTypes.tables.to_h { |name| [name, Model::Overlay.new(base.table(name))] }
         @project = nil
       end
 
       attr_reader :base, :ids
 
-      def elements = @overlays[:elements]
-      def sheets = @overlays[:sheets]
-      def placements = @overlays[:placements]
-      def waivers = @overlays[:waivers]
+      Model::RowTypes.tables.each { |name| define_method(name) { @overlays[name] } }
       def table(name) = @overlays.fetch(name)
       def ordinal_floor = base.ordinal_floor
       def project = @project || base.project
@@ -60,7 +55,7 @@ module Basalt
       # @return [Effect]
       # @raise [Conflict] when something would be left pointing at nothing
       def effect
-        deltas = TABLES.flat_map do |name|
+        deltas = Model::RowTypes.tables.flat_map do |name|
           @overlays[name].differences.map { |id, before, after| Delta.new(table: name, id:, before:, after:) }
         end
         refuse_dangling(deltas)

@@ -45,7 +45,7 @@ module Basalt
         private
 
         def tables(set)
-          DocumentRows::TABLES.to_h { |table| [table, set.public_send(table).each.sort_by(&:ordinal).map { |row| DocumentRows.dump(row) }] }
+          Model::RowTypes.tables.to_h { |table| [table, set.table(table).each.sort_by(&:ordinal).map { |row| DocumentRows.dump(table, row) }] }
         end
 
         # A database keeps no text with this character in it.
@@ -71,7 +71,7 @@ module Basalt
         head(json)
         Schema.check(json)
         @name = project_name(json["project"])
-        @rows = DocumentRows::TABLES.to_h { |table| [table, DocumentRows.load(table, json.fetch(table.to_s, []))] }
+        @rows = Model::RowTypes.tables.to_h { |table| [table, DocumentRows.load(table, json.fetch(table.to_s, []))] }
         @extras = Extras.new(journal: json.fetch("journal", []), images: json.fetch("images", []), texts: json.fetch("texts", []))
         Consistency.check(@rows)
         JournalRows.check(@extras.journal)

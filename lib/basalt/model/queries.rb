@@ -4,23 +4,6 @@ module Basalt
   module Model
     # What can be asked of a working set or of a draft over it.
     module Queries
-      INDEXES = {
-        elements: {
-          kind: ->(e) { [e.kind] },
-          name: ->(e) { e.name ? [e.name] : [] },
-          target: ->(e) { e.ends.map(&:target_id).uniq },
-          owner: ->(e) { e.owner_id ? [e.owner_id] : [] },
-          container: ->(e) { e.container_id ? [e.container_id] : [] }
-        },
-        waivers: { finding: ->(w) { [w.finding] } },
-        sheets: { name: ->(s) { [s.name] }, subject: ->(s) { s.subject_id ? [s.subject_id] : [] } },
-        placements: {
-          sheet: ->(p) { [p.sheet_id] },
-          element: ->(p) { [p.element_id] },
-          spot: ->(p) { [[p.sheet_id, p.element_id]] }
-        }
-      }.freeze
-
       def element(id) = elements[id]
 
       # @return [Array<Element>] of these kinds, in order of making

@@ -10,15 +10,14 @@ module Basalt
       def initialize(project: nil, version: 0)
         @project = project
         @version = version
-        @elements = Table.new(INDEXES[:elements])
-        @sheets = Table.new(INDEXES[:sheets])
-        @placements = Table.new(INDEXES[:placements])
-        @waivers = Table.new(INDEXES[:waivers])
+        @tables = RowTypes::ALL.transform_values { |type| Table.new(type.indexes) }
       end
 
-      attr_reader :elements, :sheets, :placements, :waivers, :project, :version
+      attr_reader :project, :version
 
-      def table(name) = public_send(name)
+      def table(name) = @tables.fetch(name)
+
+      RowTypes.tables.each { |name| define_method(name) { @tables[name] } }
 
       # Ordinals that new rows are above: no two acts give the same, whatever went in between.
       def ordinal_floor = version << 20
