@@ -16,7 +16,7 @@ class GrowthBench
   def run
     puts format("\n%-30s %7s %12s %10s %6s %6s %8s %8s", "typed / tidied", "things", "crossings", "bends", "area", "paper", "through", "p95 ms")
     sample = Graphs.model(File.read(File.join(__dir__, "../demo/tarnwater.basalt")))
-    sample.sheet_list.each { |sheet| grow(sheet.name, sheet.notation, lines_of(sample, sheet)) }
+    sample.sheet_list.each { |sheet| grow(sheet.name, sheet.notation_name, lines_of(sample, sheet)) }
     GENERATED.times { |seed| grow("generated #{seed}", "logical network", Graphs.text(8 + (seed * 2), seed).lines(chomp: true).drop(2)) }
     puts format("\n%-30s %7s %9s %9s", "least letter, px", "things", "alone", "register")
     sample.sheet_list.each { |sheet| letters(sample, sheet) }
@@ -59,7 +59,7 @@ class GrowthBench
 
   def quality(set, sheet)
     boxes = set.placements_on(sheet.id).select(&:box).to_h { |placement| [placement.element_id, placement.box] }
-    lines = sheet.writing.lines_on(set, sheet.id).filter_map { |line| set.placement(sheet.id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
+    lines = sheet.notation.lines_on(set, sheet.id).filter_map { |line| set.placement(sheet.id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
     Quality.new(boxes, lines)
   end
 

@@ -40,7 +40,12 @@ module Store
     end
 
     def journal(project_id)
-      JournalEntry.where(project_id:).order(:number).map { |entry| entry.attributes.slice(*ENTRY).compact.merge("at" => entry.at.utc.iso8601(6)) }
+      JournalEntry.where(project_id:).order(:number).map { |entry| entry_of(entry) }
+    end
+
+    def entry_of(entry)
+      plain = entry.attributes.slice(*ENTRY).compact.merge("at" => entry.at.utc.iso8601(6))
+      Basalt::Formats::OlderDocuments.entry(plain, entry.row_version)
     end
 
     def images(project_id)
@@ -56,7 +61,7 @@ module Store
       Writer.new(project.id).write(fresh.effect)
       images.each { |image| Image.create!(**image, project_id: project.id) }
       fresh.texts.each { |text| SourceText.create!(**text, project_id: project.id) }
-      fresh.journal.each_slice(500) { |rows| JournalEntry.insert_all(rows.map { |row| { "sheet_id" => nil, "of_number" => nil, **row, "project_id" => project.id } }) }
+      fresh.journal.each_slice(500) { |rows| JournalEntry.insert_all(rows.map { |row| { "sheet_id" => nil, "of_number" => nil, **row, "project_id" => project.id, "row_version" => Basalt::Model::RowVersions::CURRENT } }) }
       project.update!(version: fresh.journal.filter_map { |row| row["number"] }.max || 0)
       project
     end

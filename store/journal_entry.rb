@@ -29,6 +29,6 @@ module Store
       element_id ? found.where(ABOUT, element_id) : found
     end
 
-    def effect = Basalt::Change::Effect.new(deltas: deltas.map { |delta| Rows.load_delta(delta) })
+    def effect = Basalt::Change::Effect.new(deltas: deltas.map { |delta| Rows.load_delta(delta, row_version) })
   end
 end

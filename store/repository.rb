@@ -11,8 +11,8 @@ module Store
            settled AS (UPDATE journal SET state = CASE $4 WHEN 'act' THEN 'dropped' WHEN 'undo' THEN 'undone' ELSE 'done' END
                        WHERE project_id = $1 AND CASE $4 WHEN 'act' THEN sheet_id IS NOT DISTINCT FROM $2 AND act = 'act' AND state = 'undone'
                                                  ELSE number = $5 END)
-      INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas, act_id, answer)
-      SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8, $9, $10 FROM project RETURNING number
+      INSERT INTO journal (project_id, number, sheet_id, act, of_number, state, said, said_by, deltas, act_id, answer, row_version)
+      SELECT $1, version, $2, $4, $5, CASE $4 WHEN 'act' THEN 'done' ELSE 'record' END, $6, $7, $8, $9, $10, #{Basalt::Model::RowVersions::CURRENT} FROM project RETURNING number
     SQL
     private_constant :RECORD
 

@@ -9,9 +9,11 @@ module Store
       { "table" => delta.table, "id" => delta.id, "before" => delta.type.dump(delta.before), "after" => delta.type.dump(delta.after) }
     end
 
-    def load_delta(json)
+    # @param version [Integer] of the shape that the rows were kept in
+    def load_delta(json, version)
       type = Basalt::Model::RowTypes.of(json["table"].to_sym)
-      Basalt::Change::Delta.new(table: type.table, id: json["id"], before: type.load(json["before"]), after: type.load(json["after"]))
+      before, after = json.values_at("before", "after").map { |row| type.load(Basalt::Model::RowVersions.upgrade(type.table, row, version)) }
+      Basalt::Change::Delta.new(table: type.table, id: json["id"], before:, after:)
     end
   end
 end

@@ -16,7 +16,7 @@ module CommandLine
 
     def act
       draft = Basalt::Change::Draft.new(model, ids: Derive::FIRST.then { |number| -> { (number += 1).to_s } })
-      sheets = draft.sheet_list.select { |sheet| sheet.notation == "activities" }
+      sheets = draft.sheet_list.select { |sheet| sheet.notation_name == "activities" }
       raise Basalt::Mistake, "#{file}: there is no sheet of activities to draw a context from" if sheets.empty?
 
       sheets.each { |sheet| frame(draft, sheet) }

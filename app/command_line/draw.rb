@@ -29,7 +29,7 @@ module CommandLine
       svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).findings, ground:)
       paper = Drawings::Paper.new(**options.slice(:size, :orientation, :spread))
       Files.write(to,
-                  Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name].join(", "), about: { Title: sheet.name, Subject: [set.project, sheet.notation].compact.join(", ") },
+                  Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name].join(", "), about: { Title: sheet.name, Subject: [set.project, sheet.notation_name].compact.join(", ") },
                                                    ground:))
       0
     end

@@ -115,7 +115,7 @@ module Web
         return place(draft, element, text) if fact == "container"
         return Basalt::Change::Set.new(id: element_id, fact:, value: text == "yes") if fact == "assumed"
 
-        whole = sheet.writing.completed(draft, element, fact, text)
+        whole = sheet.notation.completed(draft, element, fact, text)
         Basalt::Change::Set.new(id: element_id, fact:, value: whole.to_s.empty? ? nil : whole)
       end
 

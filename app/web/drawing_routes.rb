@@ -21,7 +21,7 @@ module Web
       app.post("#{SHEET}/connected") do
         at_desk do |desk|
           one, other = [params[:from], params[:to]].map { |end_id| element(desk, end_id).id }
-          kinds = Basalt::Change::Join.possible(desk.set, one, other, sheet(desk).writing.lines)
+          kinds = Basalt::Change::Join.possible(desk.set, one, other, sheet(desk).notation.lines)
           next offer_kinds(desk, one, other, kinds) if kinds.length > 1 && params[:join].nil?
 
           perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on|
@@ -91,7 +91,7 @@ module Web
         # To the right of the one that was placed before it, where nothing stands.
         def beside(draft, sheet, id, box)
           placement = draft.placement(sheet.id, id)
-          w, h = sheet.writing.size(draft, draft.element(id))
+          w, h = sheet.notation.size(draft, draft.element(id))
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: -Acting::FAR, y: -Acting::FAR }))
           ground = Basalt::Drawing::SpatialIndex.new(draft, sheet.id)
           places = (0..MOST_STEPS).map { |n| Basalt::Layout::Box.new(x: box.right + GAP + (n * GAP), y: box.cy - (h / 2), w:, h:) }
@@ -105,7 +105,7 @@ module Web
         end
 
         def connect(draft, sheet, one, other, kind, proposed = nil)
-          raise Basalt::Mistake, "Nothing of a #{sheet.notation} sheet joins #{draft.element(one).name} and #{draft.element(other).name}" unless sheet.writing.lines.include?(kind)
+          raise Basalt::Mistake, "Nothing of a #{sheet.notation_name} sheet joins #{draft.element(one).name} and #{draft.element(other).name}" unless sheet.notation.lines.include?(kind)
 
           id = Acting.new_id(draft, proposed)
           draft.apply(Basalt::Change::Join.new(one_id: one, other_id: other, kind:, id:))
@@ -121,7 +121,7 @@ module Web
 
         def size(draft, sheet, thing, w, h)
           placement = draft.placement(sheet.id, thing.id) or raise Basalt::Change::Conflict, "It is no longer on the sheet"
-          to = sheet.writing.sized(draft, thing, placement, w, h) or raise Basalt::Mistake, "A #{thing.noun} is as large as its words need"
+          to = sheet.notation.sized(draft, thing, placement, w, h) or raise Basalt::Mistake, "A #{thing.noun} is as large as its words need"
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { **to, by_hand: true }))
         end
 
@@ -130,7 +130,7 @@ module Web
           raise Basalt::Mistake, "Select two things at least" if placements.length < 2
 
           Basalt::Layout::Alignment.call(placements.map(&:box), how).zip(placements) do |box, placement|
-            to = how == "same size" ? sheet.writing.sized(draft, draft.element(placement.element_id), placement, box.w, box.h) : { x: box.x, y: box.y, by_hand: true }
+            to = how == "same size" ? sheet.notation.sized(draft, draft.element(placement.element_id), placement, box.w, box.h) : { x: box.x, y: box.y, by_hand: true }
             draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to:)) if to
           end
         end
@@ -148,10 +148,10 @@ module Web
 
         def show(draft, sheet, id, x, y)
           raise Basalt::Mistake, "#{draft.element(id).name} stands on this sheet already" if draft.shown?(sheet.id, id)
-          raise Basalt::Mistake, "A #{sheet.notation} sheet draws no #{draft.element(id).noun}" unless sheet.writing.draws?(draft.element(id))
+          raise Basalt::Mistake, "A #{sheet.notation_name} sheet draws no #{draft.element(id).noun}" unless sheet.notation.draws?(draft.element(id))
 
           draft.apply(Basalt::Change::Show.new(sheet_id: sheet.id, element_id: id))
-          w, h = sheet.writing.size(draft, draft.element(id))
+          w, h = sheet.notation.size(draft, draft.element(id))
           placement = draft.placement(sheet.id, id)
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (x - (w / 2)).round, y: (y - (h / 2)).round, by_hand: true }))
           id

@@ -66,7 +66,7 @@ module Web
           raise Basalt::Mistake, "Only a process opens into a level" unless process.kind == "process"
 
           made = nil
-          known = desk.set.sheets_about(process.id).any? { |one| one.notation == "data flow" }
+          known = desk.set.sheets_about(process.id).any? { |one| one.notation_name == "data flow" }
           desk.act(said: "opened #{process.name} into a level", by: person) { |draft| (made = Basalt::Process::Opening.level(draft, process)).then { |id| signed(draft, id) unless known } }
           desk.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
           headers "HX-Redirect" => sheet_path(made)
@@ -78,7 +78,7 @@ module Web
         at_desk do |desk|
           variant = params[:variant] == "boxes" ? "boxes" : nil
           desk.act(said: "drew processes as #{variant ? 'rounded boxes' : 'circles'} everywhere", by: person, tidy: false) { |draft| Framing.drawn(draft, variant) }
-          desk.set.sheet_list.select { |one| Framing::FLOWS.include?(one.notation) }.each { |one| desk.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
+          desk.set.sheet_list.select { |one| Framing::FLOWS.include?(one.notation_name) }.each { |one| desk.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
           redirect params[:back].to_s.match?(Opening::ID) ? sheet_path(params[:back]) : project_path(desk.project_id)
         end
       end
@@ -126,7 +126,7 @@ module Web
         end
 
         def drawn(draft, variant)
-          draft.sheet_list.select { |sheet| FLOWS.include?(sheet.notation) }.each { |sheet| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
+          draft.sheet_list.select { |sheet| FLOWS.include?(sheet.notation_name) }.each { |sheet| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
         end
 
         def table(file)

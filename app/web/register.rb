@@ -11,7 +11,7 @@ module Web
     def initialize(set, sheet, owner_id: nil)
       @owner_id = owner_id
       @set = set
-      @writing = sheet.writing
+      @notation = sheet.notation
       @sheet = sheet
       @columns = {}
       @cells = {}
@@ -21,21 +21,21 @@ module Web
     # @return [Array<Basalt::Model::Element>]
     def rows(kind, order = {})
       description = Basalt::Model::Catalogue.kind(kind)
-      return sorted(filtered(parts(kind), order[:filter].to_s.downcase), kind, order) if @writing.parts.include?(kind)
+      return sorted(filtered(parts(kind), order[:filter].to_s.downcase), kind, order) if @notation.parts.include?(kind)
 
       order = order.merge(by: "place") if order[:by].to_s.empty? && description.ordered
-      list = description.relation? ? @writing.lines_on(@set, @sheet.id) : @set.things_on(@sheet.id)
+      list = description.relation? ? @notation.lines_on(@set, @sheet.id) : @set.things_on(@sheet.id)
       sorted(filtered(list.select { |element| element.kind == kind }, order[:filter].to_s.downcase), kind, order)
     end
 
     # @return [Array<Basalt::Model::Element>] what belongs to the things of the sheet
-    def parts(kind) = @owner_id ? @writing.parts_within(@set, @owner_id, kind) : @writing.parts_on(@set, @sheet.id, kind)
+    def parts(kind) = @owner_id ? @notation.parts_within(@set, @owner_id, kind) : @notation.parts_on(@set, @sheet.id, kind)
 
     # @return [Basalt::Model::Element] what stands on the sheet for a row: a part is shown with what it belongs to
     def shown(element) = element.owner_id ? shown(@set.element(element.owner_id)) : element
 
     # @return [Array<Basalt::Register::Column>]
-    def columns(kind) = @columns[kind] ||= Basalt::Register::Columns.of(@writing, kind).reject { |column| @owner_id && column.key == Basalt::Register::Columns::OWNER }
+    def columns(kind) = @columns[kind] ||= Basalt::Register::Columns.of(@notation, kind).reject { |column| @owner_id && column.key == Basalt::Register::Columns::OWNER }
 
     # @return [Array<Array(Basalt::Register::Column, String)>]
     def cells(element)
@@ -43,7 +43,7 @@ module Web
       columns(element.kind).map do |column|
         next [column, cell(column).text(element)] if column.writable?
 
-        worked_out ||= @writing.computed(@set, element).to_h
+        worked_out ||= @notation.computed(@set, element).to_h
         [column, worked_out[column.title].to_s]
       end
     end

@@ -22,7 +22,7 @@ module Web
       # The parts of one thing, for the margin.
       app.get("#{SHEET}/parts-of/:element_id/:kind") do
         at_desk do |desk|
-          raise ActiveRecord::RecordNotFound, "no such table" unless sheet(desk).writing.parts.include?(params[:kind])
+          raise ActiveRecord::RecordNotFound, "no such table" unless sheet(desk).notation.parts.include?(params[:kind])
 
           view(:table, desk:, sheet: sheet(desk), kind: params[:kind], order:, owner: element(desk, params[:element_id]))
         end
@@ -31,7 +31,7 @@ module Web
       # Names that a cell can refer to.
       app.get("#{SHEET}/names/:kind/:key") do
         at_desk do |desk|
-          column = Basalt::Register::Columns.of(sheet(desk).writing, params[:kind]).find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
+          column = Basalt::Register::Columns.of(sheet(desk).notation, params[:kind]).find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
           raise ActiveRecord::RecordNotFound, "no such column" unless column&.reference?
 
           view(:names, names: desk.set.of_kind(*column.kinds).filter_map(&:name).uniq.sort.first(MOST_NAMES))

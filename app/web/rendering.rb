@@ -89,9 +89,9 @@ module Web
     # Kinds that have a table on this sheet, with how many there are; those of which there are none come last.
     def register_kinds(desk, sheet)
       counts = desk.contents(sheet.id).counts
-      some, none = (sheet.writing.lines + sheet.writing.things).partition { |kind| counts.key?(kind) }
-      none = none.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }.sort_by { |kind| sheet.writing.things.index(kind) || 99 }
-      parts = sheet.writing.parts.map { |kind| [kind, register(desk, sheet).parts(kind).length] }
+      some, none = (sheet.notation.lines + sheet.notation.things).partition { |kind| counts.key?(kind) }
+      none = none.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }.sort_by { |kind| sheet.notation.things.index(kind) || 99 }
+      parts = sheet.notation.parts.map { |kind| [kind, register(desk, sheet).parts(kind).length] }
       (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }.insert(some.empty? ? -1 : some.length, *parts)
     end
 

@@ -47,16 +47,16 @@ module Web
           sheet = sheet(desk)
           variant = params[:variant].to_s.then { |words| words.empty? ? nil : words }
           known = Basalt::Change::SetVariant.known?(desk.set, sheet.id, variant)
-          words = "drew #{sheet.name} with #{sheet.writing.variants.fetch(variant, 'its usual symbols')}"
+          words = "drew #{sheet.name} with #{sheet.notation.variants.fetch(variant, 'its usual symbols')}"
           outcome = desk.act(said: words, by: person, sheet_id: sheet.id, tidy: known ? :complete : true) { |draft| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
           answer(desk, sheet, outcome, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: desk.set.sheets[sheet.id]))
         end
       end
 
-      app.post("#{SHEET}/quieted") do
+      app.post("#{SHEET}/labels-hidden") do
         on = params[:on] == "yes"
         on_sheet(->(draft) { "#{on ? 'hid' : 'brought back'} the label of #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
-          @ids = (params[:all] ? quiet_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
+          @ids = (params[:all] ? unlabelled_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
           raise Basalt::Mistake, "Select the lines whose labels are meant" if @ids.empty?
 
           @ids.each { |id| draft.apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: id, on:)) }
@@ -122,8 +122,8 @@ module Web
     # What a sheet does not show although it is there.
     module Hidden
       # @return [Array<String>] ids of lines whose labels are hidden one by one
-      def quiet_lines(set, sheet)
-        set.placements_on(sheet.id).select { |placement| placement.shape&.fetch("quiet", nil) }.map(&:element_id)
+      def unlabelled_lines(set, sheet)
+        set.placements_on(sheet.id).select { |placement| placement.shape&.fetch("labels_hidden", nil) }.map(&:element_id)
       end
 
       # @return [Array<Basalt::Model::Element>]

@@ -43,7 +43,7 @@ module Web
           svg, sheet, project = at_desk { |desk| [drawing(desk, sheet(desk), ground:), sheet(desk), desk.set.project] }
           content_type mime
           attachment file_name(sheet, type)
-          about = { Title: "#{sheet.number} #{sheet.name}", Author: sheet.drawn_by, Subject: "#{project}, #{sheet.notation}, revision #{sheet.revision}" }
+          about = { Title: "#{sheet.number} #{sheet.name}", Author: sheet.drawn_by, Subject: "#{project}, #{sheet.notation_name}, revision #{sheet.revision}" }
           Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name, "revision #{sheet.revision}"].compact.join(", "), about:, ground:)
         end
       end
@@ -56,7 +56,7 @@ module Web
       # @return [Array<Array(String, String, String)>] noun, letter, and what its button carries as data
       def chips(desk, sheet)
         draft = Basalt::Change::Draft.new(desk.set)
-        sheet.writing.chips.map do |noun, letter|
+        sheet.notation.chips.map do |noun, letter|
           kind, facts = Basalt::Model::Catalogue.nouns.fetch(noun)
           named = kind.default_name(noun)
           data = { kind: kind.name, facts: JSON.generate(facts), size: size(draft, sheet, kind, facts).join(" "), named: }.compact
@@ -65,14 +65,14 @@ module Web
       end
 
       # Kinds whose names and facts are edited where they stand.
-      def inplace_kinds(sheet) = (sheet.writing.things + sheet.writing.lines).uniq.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }
+      def inplace_kinds(sheet) = (sheet.notation.things + sheet.notation.lines).uniq.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }
 
       private
 
       # How large a new one of a kind is, px.
       def size(draft, sheet, kind, facts)
         fresh = Basalt::Model::Element.new(id: draft.new_id, kind: kind.name, name: "", facts:, ends: [], ordinal: 0)
-        sheet.writing.size(draft, fresh).map(&:round)
+        sheet.notation.size(draft, fresh).map(&:round)
       end
     end
 

@@ -178,7 +178,7 @@ module Web
       # With a sheet beside it, what was made stands there too.
       def show_beside(draft, thing)
         sheet = params[:on].to_s.match?(Opening::ID) && draft.sheets[params[:on]]
-        return unless sheet && thing && !thing.relation? && sheet.writing.draws?(thing)
+        return unless sheet && thing && !thing.relation? && sheet.notation.draws?(thing)
 
         Basalt::Change::Show.new(sheet_id: sheet.id, element_id: thing.id).apply(draft)
       end

@@ -73,7 +73,7 @@ class ExportsTest < Minitest::Test
     end
     info = CombinePDF.parse(body).info
     assert_equal "#{sheet.number} #{sheet.name}", info[:Title]
-    assert_includes info[:Subject].to_s, sheet.notation
+    assert_includes info[:Subject].to_s, sheet.notation_name
     refute_empty info[:Author].to_s
   end
 

@@ -29,7 +29,7 @@ class ForeignIdsTest < Minitest::Test
   # What a request may name that stands for an element, a placement or a sheet.
   NAMED = %w[chosen selected id element from to owner thing into other sheet act pinned].freeze
   VALUES = { "statements" => "server fresh", "name" => "fresh", "fact" => "name", "value" => "fresh", "x" => "10",
-             "y" => "10", "noun" => "server", "how" => "left", "manner" => "rows", "role" => "thing",
+             "y" => "10", "noun" => "server", "how" => "left", "layout_style" => "rows", "role" => "thing",
              "kind" => "device", "text" => "", "before" => "", "sure" => "yes", "notation" => "entities", "part" => "labels", "on" => "yes",
              "end" => "from", "reason" => "because", "facts" => "{}" }.freeze
 

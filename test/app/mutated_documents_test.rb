@@ -41,7 +41,7 @@ class MutatedDocumentsTest < Minitest::Test
     addresses = ["/projects/#{project.id}", "/projects/#{project.id}/journal", "/projects/#{project.id}/dictionary", "/projects/#{project.id}/coverage", "/projects/#{project.id}/project.json"]
     addresses += set.sheet_list.flat_map do |sheet|
       base = "/projects/#{project.id}/sheets/#{sheet.id}"
-      [base, "#{base}/reading", "#{base}/thumbnail.svg", "#{base}/findings", *sheet.writing.things.first(2).map { |kind|
+      [base, "#{base}/reading", "#{base}/thumbnail.svg", "#{base}/findings", *sheet.notation.things.first(2).map { |kind|
         "#{base}/register/#{kind.gsub(' ', '%20')}"
       }, *set.things_on(sheet.id).first(1).map { |thing|
            "#{base}/facts/#{thing.id}"

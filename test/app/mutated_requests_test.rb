@@ -11,7 +11,7 @@ class MutatedRequestsTest < Minitest::Test
   # A schema is proved on a server, and a text of an inventory goes on beside the request.
   LEFT = %r{/proof\z|/take\z}
   BAD = ["\xFF", "\u0000", "%FF", "\r\n", "", " ", "a" * 3000, "-1", "1e400", "[]", "{}", "[[1]]", "null", "<b>", "..", "🪨", "yes", "10.0.0.1", "new-1", "2026-13-45"].freeze
-  NAMES = %w[statements chosen selected kind moves dropped part manner fact value role facts noun x y id name after from to join points end w h how on variant all pinned emphasis closed sure as
+  NAMES = %w[statements chosen selected kind moves dropped part layout_style fact value role facts noun x y id name after from to join points end w h how on variant all pinned emphasis closed sure as
              cells before text by down filter finding reason standing index verdict into other pattern number symbol every page q sheet element notation band
              quote at thing origin act no note].freeze
   STRANGE = %w[steps steps[] file schema file[tempfile] file[] q[a] chosen[] text[]].freeze

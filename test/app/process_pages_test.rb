@@ -75,7 +75,7 @@ class ProcessPagesTest < Minitest::Test
     assert_equal(["Order repair", "Register report", "Road authority"], set.things_on(made).map(&:name).sort)
     act(level, "opened/#{process.id}")
     assert_equal made, last_response.headers["HX-Redirect"][/[^\/]+\z/]
-    assert_equal ["boxes"], set.sheet_list.select { |sheet| ["context", "data flow"].include?(sheet.notation) }.map(&:variant).uniq
+    assert_equal ["boxes"], set.sheet_list.select { |sheet| ["context", "data flow"].include?(sheet.notation_name) }.map(&:variant).uniq
     act(level, "opened/#{thing('Job book', 'store').id}")
     assert_match "Only a process opens", last_response.body
   end

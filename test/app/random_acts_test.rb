@@ -13,7 +13,7 @@ class RandomActsTest < Minitest::Test
   def desk(&) = Store::ProjectSession.for(@project.id).open(&)
   def sheet = desk { |one| one.set.sheets[@sheet_id] }
   def things = desk { |one| one.set.things_on(@sheet_id).select { |thing| one.set.placement(@sheet_id, thing.id)&.box } }
-  def lines = desk { |one| one.set.sheets[@sheet_id].writing.lines_on(one.set, @sheet_id).select { |line| one.set.placement(@sheet_id, line.id)&.route } }
+  def lines = desk { |one| one.set.sheets[@sheet_id].notation.lines_on(one.set, @sheet_id).select { |line| one.set.placement(@sheet_id, line.id)&.route } }
   def some(list, most = 3) = list.sample(@random.rand(1..most), random: @random)
   def chosen(list) = { chosen: list.map(&:id).join(" ") }
   def word = "w#{@random.rand(100_000)}"
@@ -32,7 +32,7 @@ class RandomActsTest < Minitest::Test
   def try_take_off = some(things, 2).then { |list| ["taken-off", chosen(list)] unless list.empty? }
   def try_remove = some(things + lines, 2).then { |list| ["removed", chosen(list).merge(sure: "yes")] unless list.empty? }
   def try_view = ["view", { part: %w[labels parallels].sample(random: @random), on: %w[yes no].sample(random: @random) }]
-  def try_quiet = some(lines).then { |list| ["quieted", chosen(list).merge(on: %w[yes no].sample(random: @random))] unless list.empty? }
+  def try_quiet = some(lines).then { |list| ["labels-hidden", chosen(list).merge(on: %w[yes no].sample(random: @random))] unless list.empty? }
   def try_number = ["title", { number: word }]
 
   def try_collapse
@@ -47,17 +47,17 @@ class RandomActsTest < Minitest::Test
 
   def try_connect
     one, other = things.sample(2, random: @random)
-    kinds = other ? desk { |open| Basalt::Change::Join.possible(open.set, one.id, other.id, sheet.writing.lines) } : []
+    kinds = other ? desk { |open| Basalt::Change::Join.possible(open.set, one.id, other.id, sheet.notation.lines) } : []
     ["connected", { from: one.id, to: other.id, join: kinds.sample(random: @random), id: SecureRandom.uuid }] unless kinds.empty?
   end
 
   def try_place
-    noun = sheet.writing.chips.map(&:first).reject { |one| Basalt::Model::Catalogue.nouns[one][0].default_name(one) }.sample(random: @random)
+    noun = sheet.notation.chips.map(&:first).reject { |one| Basalt::Model::Catalogue.nouns[one][0].default_name(one) }.sample(random: @random)
     ["placed", { noun:, x: @random.rand(800), y: @random.rand(600), name: word, id: SecureRandom.uuid }] if noun
   end
 
   def try_variant
-    ways = [nil, *sheet.writing.variants.keys]
+    ways = [nil, *sheet.notation.variants.keys]
     ["variant", { variant: ways.sample(random: @random).to_s }] if ways.length > 1
   end
 
@@ -70,7 +70,7 @@ class RandomActsTest < Minitest::Test
   end
 
   def try_size
-    one = things.select { |thing| sheet.writing.sizable?(thing) }.sample(random: @random)
+    one = things.select { |thing| sheet.notation.sizable?(thing) }.sample(random: @random)
     ["sized/#{one.id}", { w: @random.rand(60..400), h: @random.rand(20..200) }] if one
   end
 

@@ -234,14 +234,14 @@ class DrawingTest < Minitest::Test
     assert_css "#sheet-page.register-closed"
   end
 
-  def test_a_sheet_is_laid_out_in_another_manner_and_keeps_to_it
+  def test_a_sheet_is_laid_out_in_another_style_and_keeps_to_it
     open_sheet(demo_project, PLANT)
-    find("#manners summary").click
+    find("#layout-styles summary").click
     click_button "in rows"
     assert_css "#answer", text: "Tidied"
-    assert_css "#manners-list [aria-pressed=true]", visible: :all
+    assert_css "#layout-styles-list [aria-pressed=true]", visible: :all
     sheet = set.sheet_list.find { |one| one.name == PLANT }
-    assert_equal "rows", sheet.manner
+    assert_equal "rows", sheet.layout_style
     tops = set.things_on(sheet.id).map { |thing| set.placement(sheet.id, thing.id).y }
     assert_operator tops.uniq.length, :<=, 5
     page.send_keys([:control, "z"])

@@ -65,7 +65,7 @@ class NewUserTest < Minitest::Test
     boxes = made.things_on(sheet.id).to_h { |thing| [thing.id, made.placement(sheet.id, thing.id).box] }
     shown = page.evaluate_script("Object.fromEntries([...document.querySelectorAll('#layer-things > g')].map((g) => [g.dataset.element, g.dataset.box]))")
     assert_equal(boxes.transform_values { |box| [box.x, box.y, box.w, box.h].map(&:to_f) }, shown.transform_values { |text| text.split.map(&:to_f) })
-    covered = made.things_on(sheet.id).flat_map { |thing| sheet.writing.obstacles(made, thing, made.placement(sheet.id, thing.id)) }
+    covered = made.things_on(sheet.id).flat_map { |thing| sheet.notation.obstacles(made, thing, made.placement(sheet.id, thing.id)) }
     covered.combination(2) { |one, other| refute one.overlap?(other) }
   end
 

@@ -38,6 +38,29 @@ class DocumentTest < Minitest::Test
     samples.each { |set| assert_empty(Basalt::Formats::Schema.schema.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] }) }
   end
 
+  # As Basalt's first version kept it.
+  def first_version(json)
+    old = lambda do |text|
+      text.gsub('"notation_name"', '"notation"').gsub('"layout_style"', '"manner"').gsub('"labels_hidden"', '"quiet"').sub(/"basalt": \d+/, '"basalt": 1')
+    end
+    old.call(json)
+  end
+
+  def test_a_document_of_an_earlier_version_is_read
+    set = model("project P\nsheet S: logical network, laid out in rows\nserver a\nserver b\na to b", tidy: true)
+    sheet = set.sheet_list.first
+    line = set.relations_on(sheet.id).first
+    set.advance(Basalt::Change::Draft.new(set).apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: line.id, on: true)).effect)
+    entry = { number: 1, act: "act", state: "done", said: "hid", said_by: "a", at: "2026-01-01T00:00:00Z",
+              deltas: [{ table: "sheets", id: sheet.id, before: nil, after: Basalt::Model::RowTypes.of(:sheets).dump(sheet) }] }
+    text = Document.write(set, extras: Document::Extras.new(journal: [entry]))
+    old = first_version(text)
+    refute_equal text, old
+    back = Document.read(old)
+    assert_equal rows(set), rows(back.set)
+    assert_equal sheet.notation_name, back.extras.journal[0]["deltas"][0]["after"]["notation_name"]
+  end
+
   def refused(change, place)
     json = JSON.parse(Document.write(model("project P\nsheet S: logical network\nserver a\nsubnet Net 10.0.0.0/24\na on Net at .1", tidy: true)))
     change.call(json)
@@ -46,7 +69,7 @@ class DocumentTest < Minitest::Test
   end
 
   def test_a_damaged_document_is_refused_with_the_place
-    refused(->(json) { json["basalt"] = 2 }, "/basalt")
+    refused(->(json) { json["basalt"] = 3 }, "/basalt")
     refused(->(json) { json.delete("basalt") }, "/basalt")
     refused(->(json) { json["wombat"] = [] }, "/wombat")
     refused(->(json) { json["elements"] = {} }, "/elements")
@@ -58,7 +81,7 @@ class DocumentTest < Minitest::Test
     refused(->(json) { json["elements"][2].delete("ends") }, "/elements/2/ends")
     refused(->(json) { json["elements"][1]["facts"]["prefix"] = "10.0.0.7/24" }, "/elements/1/facts/prefix")
     refused(->(json) { json["elements"][0]["container_id"] = "nowhere" }, "/elements/0/container_id")
-    refused(->(json) { json["sheets"][0]["notation"] = "x" }, "/sheets/0/notation")
+    refused(->(json) { json["sheets"][0]["notation_name"] = "x" }, "/sheets/0/notation_name")
     refused(->(json) { json["placements"][0]["x"] = "left" }, "/placements/0/x")
     refused(->(json) { json["placements"][0]["sheet_id"] = "x" }, "/placements/0/sheet_id")
     refused(->(json) { json["journal"] = [{ "number" => 1 }] }, "/journal/0/act")

@@ -24,14 +24,14 @@ class FlowWordsTest < Minitest::Test
 
   def routes(set)
     sheet = set.sheet_list.first
-    sheet.writing.lines_on(set, sheet.id).map { |line| [line, set.placement(sheet.id, line.id).route] }
+    sheet.notation.lines_on(set, sheet.id).map { |line| [line, set.placement(sheet.id, line.id).route] }
   end
 
   def assert_words_clear(set, message)
     sheet = set.sheet_list.first
     found = routes(set)
     found.each do |line, route|
-      label = sheet.writing.labels(set, line).first
+      label = sheet.notation.labels(set, line).first
       place = route["labels"]["middle"]
       assert place, "#{message}: no place for #{label.text}"
       box = Layout::Box.at(*place, label.width, label.height)
@@ -44,7 +44,7 @@ class FlowWordsTest < Minitest::Test
       next unless one.endpoints.sort == other.endpoints.sort
 
       runs = [first, second].map { |route| Layout::Polyline.boxes(route["points"]) }
-      runs.first.product(runs.last).each { |a, b| assert_operator apart(a, b), :>=, GAP.fetch(set.sheet_list.first.notation), "#{message}: #{one.name} and #{other.name}" }
+      runs.first.product(runs.last).each { |a, b| assert_operator apart(a, b), :>=, GAP.fetch(set.sheet_list.first.notation_name), "#{message}: #{one.name} and #{other.name}" }
     end
   end
 
@@ -89,9 +89,9 @@ class FlowWordsTest < Minitest::Test
     sample = File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__))
     set = model(sample, tidy: true)
     set.sheet_list.each do |sheet|
-      next unless sheet.writing.lines.include?("flow") || sheet.notation == "activities"
+      next unless sheet.notation.lines.include?("flow") || sheet.notation_name == "activities"
 
-      lines = sheet.writing.lines_on(set, sheet.id)
+      lines = sheet.notation.lines_on(set, sheet.id)
       assert_empty Drawing::EdgeRouting.new(Drawing::LayoutContext.new(Change::Draft.new(set), sheet.id)).crowded(lines), sheet.name
     end
   end

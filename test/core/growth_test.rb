@@ -52,7 +52,7 @@ class GrowthTest < Minitest::Test
   def quality(set)
     sheet = set.sheet_list.first
     boxes = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
-    lines = sheet.writing.lines_on(set, sheet.id).map { |line| [*line.endpoints.values_at(0, -1), set.placement(sheet.id, line.id).route["points"]] }
+    lines = sheet.notation.lines_on(set, sheet.id).map { |line| [*line.endpoints.values_at(0, -1), set.placement(sheet.id, line.id).route["points"]] }
     Layout::Quality.new(boxes, lines)
   end
 

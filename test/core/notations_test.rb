@@ -21,7 +21,7 @@ class NotationsTest < Minitest::Test
 
   def ways(name, set)
     set.sheet_list.flat_map do |sheet|
-      [[set, sheet.id, "#{name}, #{sheet.name}"], *sheet.writing.variants.keys.map { |variant| [varied(set, sheet, variant), sheet.id, "#{name}, #{sheet.name}, #{variant}"] }]
+      [[set, sheet.id, "#{name}, #{sheet.name}"], *sheet.notation.variants.keys.map { |variant| [varied(set, sheet, variant), sheet.id, "#{name}, #{sheet.name}, #{variant}"] }]
     end
   end
 
@@ -46,11 +46,11 @@ class NotationsTest < Minitest::Test
 
   def test_no_symbol_lies_on_another_and_no_line_runs_through_one
     each_way do |set, sheet_id, message|
-      writing = set.sheets[sheet_id].writing
+      notation = set.sheets[sheet_id].notation
       things = set.things_on(sheet_id).reject { |thing| Drawing::Nesting.new(set, sheet_id).boundary?(thing.id) }
-      boxes = things.flat_map { |thing| writing.obstacles(set, thing, set.placement(sheet_id, thing.id)).map { |box| [thing.id, box] } }
+      boxes = things.flat_map { |thing| notation.obstacles(set, thing, set.placement(sheet_id, thing.id)).map { |box| [thing.id, box] } }
       boxes.combination(2) { |(one, box), (other, second)| refute box.overlap?(second), "#{message}: #{set.element(one).name} on #{set.element(other).name}" unless one == other }
-      writing.lines_on(set, sheet_id).each do |line|
+      notation.lines_on(set, sheet_id).each do |line|
         route = set.placement(sheet_id, line.id)&.route or next
         runs = Layout::Polyline.boxes(route["points"])
         boxes.each { |id, box| refute runs.any? { |run| run.overlap?(box.grow(-1)) }, "#{message}: #{line.name || line.kind} through #{set.element(id).name}" unless line.endpoints.include?(id) }
@@ -60,8 +60,8 @@ class NotationsTest < Minitest::Test
 
   def test_every_line_is_level_or_upright_and_ends_where_the_notation_lets_it
     each_way do |set, sheet_id, message|
-      writing = set.sheets[sheet_id].writing
-      writing.lines_on(set, sheet_id).each do |line|
+      notation = set.sheets[sheet_id].notation
+      notation.lines_on(set, sheet_id).each do |line|
         points = set.placement(sheet_id, line.id).route["points"]
         points.each_cons(2) { |one, other| assert one[0] == other[0] || one[1] == other[1], "#{message}: #{points}" }
         line.endpoints.values_at(0, -1).zip(points.values_at(0, -1)).each do |id, (x, y)|
@@ -75,8 +75,8 @@ class NotationsTest < Minitest::Test
   def test_the_legend_explains_each_mark_that_occurs_and_no_other
     each_way do |set, sheet_id, message|
       scene = Drawing::Scene.new(set, sheet_id)
-      legend = scene.writing.legend
-      marks = set.things_on(sheet_id).concat(scene.writing.lines_on(set, sheet_id)).flat_map { |element| scene.writing.marks(set, element) }.to_set
+      legend = scene.notation.legend
+      marks = set.things_on(sheet_id).concat(scene.notation.lines_on(set, sheet_id)).flat_map { |element| scene.notation.marks(set, element) }.to_set
       words = Drawing::Furniture.item(scene).shapes.select { |shape| shape[0] == :text }.map { |shape| shape[3] }
       legend.each { |said, _, _, mark| assert_equal marks.include?(mark), words.include?(said), "#{message}: #{said}" }
     end
@@ -118,7 +118,7 @@ class NotationsTest < Minitest::Test
       sheet = set.sheet_list.first
       draft = varied(set, sheet, "diamonds")
       sheet_now = draft.sheets[sheet.id]
-      sheet_now.writing.lines_on(draft, sheet.id).select { |line| line.kind == "relationship" && line.endpoints.uniq.length > 1 }.each do |line|
+      sheet_now.notation.lines_on(draft, sheet.id).select { |line| line.kind == "relationship" && line.endpoints.uniq.length > 1 }.each do |line|
         placed = draft.placement(sheet.id, line.id).route
         x, y = placed["labels"].fetch("middle")
         assert Layout::Polyline.boxes(placed["points"]).any? { |run| run.grow(1).overlap?(Layout::Box.new(x: x - 0.5, y: y - 0.5, w: 1, h: 1)) }, "#{seed}: #{line.name}"
@@ -128,13 +128,13 @@ class NotationsTest < Minitest::Test
 
   def test_a_sheet_in_two_ways_keeps_both_layouts
     set = model(SAMPLE, tidy: true)
-    set.sheet_list.reject { |sheet| sheet.writing.variants.empty? }.each do |sheet|
+    set.sheet_list.reject { |sheet| sheet.notation.variants.empty? }.each do |sheet|
       before = boxes(set, sheet.id)
-      draft = varied(set, sheet, sheet.writing.variants.keys.first)
+      draft = varied(set, sheet, sheet.notation.variants.keys.first)
       other = boxes(draft, sheet.id)
       draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: nil))
       assert_equal before, boxes(draft, sheet.id), sheet.name
-      draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: sheet.writing.variants.keys.first))
+      draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: sheet.notation.variants.keys.first))
       assert_equal other, boxes(draft, sheet.id), sheet.name
     end
   end
@@ -172,9 +172,9 @@ class NotationsTest < Minitest::Test
     sheet = set.sheet_list.first
     thing = set.named("C").first
     [90, 120, 400, 1500].each do |width|
-      size = sheet.writing.sized(set, thing, set.placement(sheet.id, thing.id), width, 10)
+      size = sheet.notation.sized(set, thing, set.placement(sheet.id, thing.id), width, 10)
       placed = set.placement(sheet.id, thing.id).with(**size)
-      shown = sheet.writing.thing_shapes(set, thing, placed).select { |shape| shape[0] == :text }
+      shown = sheet.notation.thing_shapes(set, thing, placed).select { |shape| shape[0] == :text }
       assert_equal words, shown.map { |shape| shape[3] }.join(" ")
       shown.each { |shape| assert_operator shape[1] + Drawing::Pens.width(shape[3], :member), :<=, placed.box.right, "#{width}: #{shape[3]}" }
       assert_operator shown.map { |shape| shape[2] }.max, :<=, placed.box.bottom

@@ -56,9 +56,9 @@ class RefusalsTest < Minitest::Test
   end
 
   def test_two_letters_exchanged_in_a_kind_of_thing_are_understood
-    sheet = @set.sheet_list.find { |one| one.notation == "logical network" }
+    sheet = @set.sheet_list.find { |one| one.notation_name == "logical network" }
     random = Random.new(2)
-    nouns = sheet.writing.chips.map(&:first).select { |noun| noun.match?(/\A[a-z]{5,}\z/) }
+    nouns = sheet.notation.chips.map(&:first).select { |noun| noun.match?(/\A[a-z]{5,}\z/) }
     assert_operator nouns.length, :>, 8
     nouns.each do |noun|
       wrong = swapped(noun, random)

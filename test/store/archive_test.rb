@@ -31,6 +31,30 @@ class ArchiveTest < Minitest::Test
     [Basalt::Statements::Unparser.new(set).project, set.placements.each.sort_by(&:ordinal).map { |p| p.to_h.except(:id, :sheet_id, :element_id) }, set.waivers.each.map(&:reason)]
   end
 
+  # The entries of the journal are made to be what the first version kept.
+  def grow_old(project)
+    old = Store::JournalEntry.where(project_id: project.id).order(:number).last
+    old.update_columns(row_version: 1, deltas: JSON.parse(old.deltas.to_json.gsub('"layout_style"', '"manner"').gsub('"labels_hidden"', '"quiet"').gsub('"notation_name"', '"notation"')))
+  end
+
+  def test_an_act_that_was_kept_in_an_earlier_shape_is_undone
+    project = project("sheet S: logical network\nserver a\nserver b\na to b")
+    desk = Store::ProjectSession.for(project.id)
+    before = rows(model_of(project))
+    sheet, line = model_of(project).then { |set| [set.sheet_list.first.id, set.of_kind("link").first.id] }
+    desk.open do |open|
+      open.act(said: "hid", by: "a", sheet_id: sheet) do |draft|
+        draft.apply(Basalt::Change::HideLabel.new(sheet_id: sheet, element_id: line, on: true), Basalt::Change::SetLayoutStyle.new(sheet_id: sheet, style: "rows"))
+      end
+    end
+    grow_old(project)
+    refute_equal before, rows(model_of(project))
+    desk.open { |open| open.undo(by: "a", sheet_id: sheet) }
+    assert_equal before, rows(model_of(project))
+    desk.open { |open| open.redo(by: "a", sheet_id: sheet) }
+    assert_equal "rows", model_of(project).sheets[sheet].layout_style
+  end
+
   def test_a_project_comes_back_as_another_that_is_the_same
     project = worked_on
     text = Store::Archive.write(project.id)

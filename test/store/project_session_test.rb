@@ -130,7 +130,7 @@ class ProjectSessionTest < Minitest::Test
     threads.each(&:join)
     set = model_of(project)
     assert_equal(16, set.of_kind("device").count { |device| device.name.start_with?("d") })
-    assert_equal ["phase 2", true], [set.placement(sheet, a).shape["emphasis"], set.placement(sheet, line).shape["quiet"]]
+    assert_equal ["phase 2", true], [set.placement(sheet, a).shape["emphasis"], set.placement(sheet, line).shape["labels_hidden"]]
     %i[elements placements].each { |table| assert_equal set.table(table).size, set.table(table).each.map(&:ordinal).uniq.length }
     assert_equal rows(set), rows(Store::ProjectSession.for(project.id).open(&:set))
   end
@@ -144,7 +144,7 @@ class ProjectSessionTest < Minitest::Test
     first, second = two_writers(project, ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "one") },
                                 ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "two") })
     assert_equal [true, true], [first.is_a?(Integer), second.is_a?(Basalt::Change::Conflict)]
-    assert_equal({ "emphasis" => "one", "quiet" => true }, model_of(project).placement(sheet, model_of(project).named("a").first.id).shape)
+    assert_equal({ "emphasis" => "one", "labels_hidden" => true }, model_of(project).placement(sheet, model_of(project).named("a").first.id).shape)
   end
 
   def test_an_undo_that_is_not_kept_leaves_the_drawing_as_it_is

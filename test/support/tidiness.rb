@@ -13,7 +13,7 @@ module Tidiness
   def boxes(set, sheet)
     set.things_on(sheet.id).flat_map do |thing|
       placement = set.placement(sheet.id, thing.id)
-      sheet.writing.obstacles(set, thing, placement).map { |box| [thing.name, box] }
+      sheet.notation.obstacles(set, thing, placement).map { |box| [thing.name, box] }
     end
   end
 
@@ -21,7 +21,7 @@ module Tidiness
     index = Basalt::Layout::Index.new
     boxes.each { |name, box| index.add(name, box) }
     placed = Basalt::Layout::Index.new
-    sheet.writing.lines_on(set, sheet.id).each do |line|
+    sheet.notation.lines_on(set, sheet.id).each do |line|
       route = set.placement(sheet.id, line.id)&.route
       assert route, "#{message}: no route for #{line.targets.map { |id| set.element(id).name }}"
       Basalt::Layout::Polyline.boxes(route["points"]).each { |box| assert_empty index.overlapping(box), "#{message}: #{line.targets.map { |id| set.element(id).name }} through a box" }
@@ -31,7 +31,7 @@ module Tidiness
   end
 
   def assert_labels(set, sheet, line, route, index, placed, message)
-    sheet.writing.labels(set, line).each do |label|
+    sheet.notation.labels(set, line).each do |label|
       place = route["labels"][label.role]
       assert place, "#{message}: no room for #{label.text}"
       box = Basalt::Layout::Box.at(*place, label.width, label.height)
@@ -60,7 +60,7 @@ module Tidiness
     boxes.combination(2) { |(a, one), (b, other)| refute a != b && one.overlap?(other), "#{message}: #{a} on #{b}" }
     index = Basalt::Layout::Index.new
     boxes.each { |name, box| index.add(name, box) }
-    sheet.writing.lines_on(set, sheet.id).each do |line|
+    sheet.notation.lines_on(set, sheet.id).each do |line|
       points = set.placement(sheet.id, line.id).route["points"]
       Basalt::Layout::Polyline.boxes(points).each { |box| assert_empty index.overlapping(box), "#{message}: a line through a box" }
       assert_attached(set, sheet, line, points, message)

@@ -29,7 +29,7 @@ module Basalt
       def things = @things ||= sheets.flat_map { |sheet| on(sheet) }.uniq(&:id).sort_by(&:ordinal)
 
       # @return [Array<Model::Element>] of one sheet
-      def on(sheet) = @set.things_on(sheet.id).select { |thing| thing.description.figure.nil? && sheet.writing.things.include?(thing.kind) }
+      def on(sheet) = @set.things_on(sheet.id).select { |thing| thing.description.figure.nil? && sheet.notation.things.include?(thing.kind) }
 
       # @return [Hash{String => Account}] by id of the thing
       def accounts = @accounts ||= settle
@@ -47,7 +47,7 @@ module Basalt
       end
 
       # @return [Array<Model::Sheet>] of a design on which something meets a requirement; the others are of something else
-      def sheets = @sheets ||= @set.sheet_list.select { |sheet| sheet.writing.design? && on(sheet).any? { |thing| direct(thing).any? } }
+      def sheets = @sheets ||= @set.sheet_list.select { |sheet| sheet.notation.design? && on(sheet).any? { |thing| direct(thing).any? } }
 
       # @return [Integer] how many things on the sheet meet the requirement
       def cell(requirement, sheet) = met_by(requirement.id).count { |thing| drawn?(sheet, thing) }

@@ -8,9 +8,9 @@ module Basalt
         clean = Model::Names.clean(name)
         raise Mistake, "there is a sheet called “#{clean}” already" if draft.sheets.ids_by(:name, clean).any?
 
-        writing = Model::Catalogue.notation(notation)
-        draft.put(:sheets, Model::Sheet.new(id: id || draft.new_id, name: clean, notation:, band: writing.band,
-                                            number: number || SheetNumber.next(draft, writing.band), drawn_by:, dated:))
+        band = Model::Catalogue.notation(notation).band
+        draft.put(:sheets, Model::Sheet.new(id: id || draft.new_id, name: clean, notation_name: notation, band:,
+                                            number: number || SheetNumber.next(draft, band), drawn_by:, dated:))
       end
     end
   end

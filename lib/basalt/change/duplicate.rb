@@ -56,7 +56,7 @@ module Basalt
       def own?(pattern, fact) = pattern.description.fields[fact]&.own
 
       def stand(draft, thing)
-        return unless draft.sheets[@to].writing.draws?(thing)
+        return unless draft.sheets[@to].notation.draws?(thing)
 
         Show.new(sheet_id: @to, element_id: @made[thing.id]).apply(draft)
         pattern = draft.placement(@from, thing.id)

@@ -6,7 +6,7 @@ module Basalt
     HideLabel = Value.of(:sheet_id, :element_id, :on) do
       def apply(draft)
         placement = draft.placement(sheet_id, element_id) or raise Mistake, "the line is not drawn on this sheet"
-        shape = (placement.shape || {}).merge("quiet" => on ? true : nil).compact
+        shape = (placement.shape || {}).merge("labels_hidden" => on ? true : nil).compact
         Arrange.new(placement_id: placement.id, to: { shape: shape.empty? ? nil : shape }).apply(draft)
       end
     end

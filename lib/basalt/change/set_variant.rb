@@ -16,8 +16,8 @@ module Basalt
 
       def apply(draft)
         sheet = draft.sheets[sheet_id] or raise Conflict, "the sheet is no longer there"
-        ways = sheet.writing.variants
-        raise Mistake, "a #{sheet.notation} sheet is drawn #{ways.values.join(', ')}, not “#{Model::Names.short(variant)}”" unless variant.nil? || ways.key?(variant)
+        ways = sheet.notation.variants
+        raise Mistake, "a #{sheet.notation_name} sheet is drawn #{ways.values.join(', ')}, not “#{Model::Names.short(variant)}”" unless variant.nil? || ways.key?(variant)
         return if sheet.variant == variant
 
         draft.placements_on(sheet_id).to_a.each { |placement| turn(draft, sheet, placement) }

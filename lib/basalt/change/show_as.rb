@@ -5,10 +5,10 @@ module Basalt
     # Shows on one sheet what stands on another, arranged as it is there.
     ShowAs = Value.of(:ids, :from, :to, :dx, :dy) do
       def apply(draft)
-        writing = draft.sheets[to].writing
+        notation = draft.sheets[to].notation
         things = ids.filter_map { |id| draft.element(id) }.reject(&:relation?)
-        drawn = things.select { |thing| writing.draws?(thing) }
-        raise Mistake, "#{English.article(writing.name)} #{writing.name} sheet draws none of these" if drawn.empty?
+        drawn = things.select { |thing| notation.draws?(thing) }
+        raise Mistake, "#{English.article(notation.name)} #{notation.name} sheet draws none of these" if drawn.empty?
 
         drawn.reject { |thing| draft.shown?(to, thing.id) }.each { |thing| stand(draft, thing) }
       end

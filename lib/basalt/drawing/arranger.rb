@@ -11,7 +11,7 @@ module Basalt
       # How often a sheet is laid out again for words that lie on lines, at most; once where somebody waits.
       ROUNDS = 5
 
-      def_delegators :@context, :draft, :sheet_id, :writing, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements, :touched_things
+      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements, :touched_things
 
       # @param draft [Change::Draft]
       # @param spatial_index [SpatialIndex, nil] of the sheet as it stood before the draft; kept in step
@@ -29,19 +29,19 @@ module Basalt
       # @param by_hand [Boolean] whether a person asked for it, and it stays as it is then
       def tidy(only: nil, quick: false, by_hand: false)
         lay(only:, quick:, by_hand:)
-        make_room(quick:, by_hand:) if only.nil? && writing.lanes?
+        make_room(quick:, by_hand:) if only.nil? && notation.lanes?
         draft
       end
 
       # @param crowded [Array<String>] ids of lines whose words are to have room of their own
       # @return [Array<String>] ids of lines whose words lie on other lines all the same
       def lay(only: nil, quick: false, by_hand: false, crowded: [])
-        laid = only ? Part.new(draft, sheet_id, only).laid : LayoutStyle.tidy(writing, draft, sheet_id, quick:, crowded:)
+        laid = only ? Part.new(draft, sheet_id, only).laid : LayoutStyle.tidy(notation, draft, sheet_id, quick:, crowded:)
         laid = laid.transform_values { |to| to[:x] ? to.merge(by_hand: true) : to } if by_hand
         laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
         clear_pins(laid)
         @context.survey
-        lines = writing.lines_on(draft, sheet_id)
+        lines = notation.lines_on(draft, sheet_id)
         lines = lines.select { |line| line.endpoints.any? { |id| laid.key?(id) } } if only
         unplaced.each { |placement| @placement_search.settle(placement) }
         lines.each { |line| @edge_routing.draw_through(line, laid.dig(line.id, :route, "points") || []) }
@@ -55,8 +55,8 @@ module Basalt
       def complete
         @context.survey
         unplaced.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
-        grown = draft.things_on(sheet_id).select { |thing| outgrown?(thing) }.each { |thing| grow(placement(thing.id), *writing.size(draft, thing)) }.to_set(&:id)
-        lines = writing.lines_on(draft, sheet_id)
+        grown = draft.things_on(sheet_id).select { |thing| outgrown?(thing) }.each { |thing| grow(placement(thing.id), *notation.size(draft, thing)) }.to_set(&:id)
+        lines = notation.lines_on(draft, sheet_id)
         @edge_routing.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.endpoints.any? { |id| grown.include?(id) } })
         draft
       end
@@ -85,7 +85,7 @@ module Basalt
 
       # Lays the sheet out once more, with room for the words that lay on other lines, as long as that helps.
       def make_room(**how)
-        best = left = @edge_routing.crowded(writing.lines_on(draft, sheet_id))
+        best = left = @edge_routing.crowded(notation.lines_on(draft, sheet_id))
         given = []
         (how[:quick] ? 1 : ROUNDS).times do
           break if left.empty?
@@ -104,7 +104,7 @@ module Basalt
       # What nobody put anywhere and was joined to nothing leaves its place when it is joined: it goes near that.
       def free_joined
         draft.elements.differences.each do |_, before, after|
-          next unless before.nil? && after&.relation? && writing.draws_line?(draft, after)
+          next unless before.nil? && after&.relation? && notation.draws_line?(draft, after)
 
           after.endpoints.uniq.each { |id| free(id, after) }
         end
@@ -112,8 +112,8 @@ module Basalt
 
       def free(id, line)
         placed = placement(id)
-        return unless placed&.box && !placed.by_hand && !placed.pinned && draft.base.placements[placed.id] && !nesting.boundary?(id) && writing.fits?(draft.element(id))
-        return if draft.relations_of(id).any? { |other| other.id != line.id && writing.draws_line?(draft, other) && draft.drawn_between?(sheet_id, other) }
+        return unless placed&.box && !placed.by_hand && !placed.pinned && draft.base.placements[placed.id] && !nesting.boundary?(id) && notation.fits?(draft.element(id))
+        return if draft.relations_of(id).any? { |other| other.id != line.id && notation.draws_line?(draft, other) && draft.drawn_between?(sheet_id, other) }
         return if line.endpoints.all? { |other| other == id || placement(other)&.box.nil? }
 
         spatial_index.remove(id)
@@ -162,15 +162,15 @@ module Basalt
       def resize
         touched_things.each do |thing|
           placed = placement(thing.id)
-          grow(placed, *writing.size(draft, thing)) if placed && draft.base.placements[placed.id] && outgrown?(thing)
+          grow(placed, *notation.size(draft, thing)) if placed && draft.base.placements[placed.id] && outgrown?(thing)
         end
       end
 
       def outgrown?(thing)
         placed = placement(thing.id)
-        return false unless placed&.x && writing.fits?(thing) && !nesting.boundary?(thing.id)
+        return false unless placed&.x && notation.fits?(thing) && !nesting.boundary?(thing.id)
 
-        w, h = writing.size(draft, thing)
+        w, h = notation.size(draft, thing)
         placed.h != h || placed.w < w
       end
 
@@ -187,12 +187,12 @@ module Basalt
         lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
         lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
-        lines.uniq(&:id).select { |line| writing.draws_line?(draft, line) && line.endpoints.all? { |id| placement(nesting.stand_in(id))&.box } }
+        lines.uniq(&:id).select { |line| notation.draws_line?(draft, line) && line.endpoints.all? { |id| placement(nesting.stand_in(id))&.box } }
       end
 
       # The lines that lead out of a boundary which was collapsed or opened.
       def lines_inside(thing)
-        return [] unless writing.boundaries.include?(thing.kind)
+        return [] unless notation.boundaries.include?(thing.kind)
 
         before = draft.base.placement(sheet_id, thing.id)
         return [] if Affected.closed?(before) == Affected.closed?(placement(thing.id)) && !Affected.closed?(before)
@@ -204,7 +204,7 @@ module Basalt
         placed = placement(thing.id)
         return [] unless placed&.x
 
-        writing.obstacles(draft, thing, placed).flat_map { |box| spatial_index.lines_through(box) }.grep(String).filter_map { |id| draft.element(id) }
+        notation.obstacles(draft, thing, placed).flat_map { |box| spatial_index.lines_through(box) }.grep(String).filter_map { |id| draft.element(id) }
       end
     end
   end

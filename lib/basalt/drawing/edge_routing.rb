@@ -7,7 +7,7 @@ module Basalt
     class EdgeRouting
       extend Forwardable
 
-      def_delegators :@context, :draft, :sheet_id, :writing, :spatial_index, :placement, :nesting, :arrange, :stand
+      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :arrange, :stand
 
       # @param context [LayoutContext]
       def initialize(context)
@@ -56,7 +56,7 @@ module Basalt
       end
 
       def reshape(line)
-        writing.reshape(draft, sheet_id, line).each do |element_id, to|
+        notation.reshape(draft, sheet_id, line).each do |element_id, to|
           next unless room?(placement(element_id), to, line)
 
           spatial_index.remove(element_id)
@@ -68,7 +68,7 @@ module Basalt
       private
 
       def crowded?(line, places)
-        label = writing.labels(draft, line).find { |one| one.role == "middle" } or return false
+        label = notation.labels(draft, line).find { |one| one.role == "middle" } or return false
         place = places&.fetch("middle", nil)
         place.nil? || crossed?(Layout::Box.at(*place, label.width, label.height), line.id)
       end
@@ -77,7 +77,7 @@ module Basalt
 
       # @param words [Array(Numeric, Numeric), nil] where there is room for what stands in its middle
       def take_route(line, points, words: nil)
-        labels = spatial_index.place_labels(line.id, writing.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1), first: words)
+        labels = spatial_index.place_labels(line.id, notation.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1), first: words)
         kept = placement(line.id)&.kept? ? { "kept" => true } : {}
         arrange(line.id, { route: { "points" => points, "labels" => labels, **kept } })
         draw_through(line, points)
@@ -93,7 +93,7 @@ module Basalt
         before = followed(line)
         return take_route(line, before) if before && placement(line.id).kept?
 
-        terminals = [from, to].map { |id| writing.terminal(draft, draft.element(id), placement(id), line) }
+        terminals = [from, to].map { |id| notation.terminal(draft, draft.element(id), placement(id), line) }
         own = [from, to, line.id, *nesting.ancestors(from), *nesting.ancestors(to)]
         points = Layout::Router.new(spatial_index.things, spatial_index.lines).route(*terminals, own, before:)
         take_route(line, points) if points
@@ -121,7 +121,7 @@ module Basalt
         before = draft.base.placement(sheet_id, id)&.box
         after = placement(id)&.box
         return unless before && after
-        return [0, after.y - before.y] unless writing.fits?(draft.element(id))
+        return [0, after.y - before.y] unless notation.fits?(draft.element(id))
         return unless [before.w, before.h] == [after.w, after.h]
 
         [after.x - before.x, after.y - before.y]
@@ -139,7 +139,7 @@ module Basalt
         area = placement(nesting.parent(placed.element_id).to_s)&.box
         return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
 
-        beside = to[:x] == placed.x ? [] : writing.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
+        beside = to[:x] == placed.x ? [] : notation.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
         spatial_index.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.endpoints.include?(id) } &&
           beside.all? { |box| spatial_index.things.free?(box) { |id| id == placed.element_id } && (spatial_index.lines_through(box) - [line.id]).empty? }
       end
@@ -174,7 +174,7 @@ module Basalt
       end
 
       def still_ends?(line, id, point)
-        terminal = writing.terminal(draft, draft.element(id), placement(id), line)
+        terminal = notation.terminal(draft, draft.element(id), placement(id), line)
         terminal.respond_to?(:at?) && terminal.at?(point)
       end
 

@@ -7,7 +7,7 @@ module Basalt
     class Fitting
       extend Forwardable
 
-      def_delegators :@context, :draft, :sheet_id, :writing, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements
+      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements
 
       # @param context [LayoutContext]
       def initialize(context)
@@ -36,15 +36,15 @@ module Basalt
       # @return [Layout::Box, nil] nil for what is no boundary and was none
       def fitting(id)
         thing = draft.element(id)
-        return unless writing.boundaries.include?(thing.kind)
+        return unless notation.boundaries.include?(thing.kind)
         return slab(thing) unless nesting.boundary?(id)
 
-        boxes = nesting.children(id).filter_map { |inner| placement(inner)&.then { |placed| [placed.box, *writing.obstacles(draft, draft.element(inner), placed)] if placed.box } }.flatten
+        boxes = nesting.children(id).filter_map { |inner| placement(inner)&.then { |placed| [placed.box, *notation.obstacles(draft, draft.element(inner), placed)] if placed.box } }.flatten
         Boundary.around(boxes, Boundary.label_width(thing)) if boxes.any?
       end
 
       def slab(thing)
-        w, h = nesting.closed?(thing.id) ? writing.closed_size(draft, thing, nesting.inside(thing.id).length) : writing.size(draft, thing)
+        w, h = nesting.closed?(thing.id) ? notation.closed_size(draft, thing, nesting.inside(thing.id).length) : notation.size(draft, thing)
         placed = placement(thing.id)
         Layout::Box.new(x: placed.x, y: placed.y, w: placed.w && placed.h == h ? [placed.w, w].max : w, h:)
       end

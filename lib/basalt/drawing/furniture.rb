@@ -41,7 +41,7 @@ module Basalt
       private
 
       def entries
-        @entries ||= @scene.writing.legend.select { |_, _, _, mark| @scene.contents.mark?(mark) } +
+        @entries ||= @scene.notation.legend.select { |_, _, _, mark| @scene.contents.mark?(mark) } +
                      @scene.emphases.each_with_index.map { |name, index| [Pens.fit(name, :legend, 160), :hatch, index, nil] }
       end
 
@@ -57,7 +57,7 @@ module Basalt
       end
 
       def cells(x, y)
-        [[10, 32, "notation", @sheet.notation, 190], [216, 32, "sheet", @sheet.number, 96],
+        [[10, 32, "notation", @sheet.notation_name, 190], [216, 32, "sheet", @sheet.number, 96],
          [10, 62, "drawn by", @sheet.drawn_by, 94], [122, 62, "date", @sheet.dated, 78],
          [216, 62, "revision", [@sheet.revision, @sheet.status].compact.join(", "), 96]].flat_map do |dx, dy, caption, entry, room|
           [Shapes.text(x + dx, y + dy + 11, caption, :caption),

@@ -22,7 +22,7 @@ module Basalt
       def initialize(draft, sheet_id)
         @draft = draft
         @sheet_id = sheet_id
-        @writing = draft.sheets[sheet_id].writing
+        @notation = draft.sheets[sheet_id].notation
       end
 
       # @return [Boolean] whether it was laid out afresh
@@ -65,7 +65,7 @@ module Basalt
 
       def quality(set)
         boxes = set.placements_on(@sheet_id).select(&:box).to_h { |placement| [placement.element_id, placement.box] }
-        lines = @writing.lines_on(set, @sheet_id).filter_map { |line| set.placement(@sheet_id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
+        lines = @notation.lines_on(set, @sheet_id).filter_map { |line| set.placement(@sheet_id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
         Layout::Quality.new(boxes, lines)
       end
 
@@ -74,7 +74,7 @@ module Basalt
       # Without crossings and close together it is good enough.
       def good?(standing)
         things = placements.filter_map(&:box).sum { |box| box.w * box.h }
-        standing.crossings.zero? && things > standing.paper * FULL && standing.bends <= 1.5 * @writing.lines_on(@draft, @sheet_id).length
+        standing.crossings.zero? && things > standing.paper * FULL && standing.bends <= 1.5 * @notation.lines_on(@draft, @sheet_id).length
       end
 
       def worse?(standing, trial)

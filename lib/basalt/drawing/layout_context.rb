@@ -10,11 +10,11 @@ module Basalt
       def initialize(draft, sheet_id, spatial_index: nil)
         @draft = draft
         @sheet_id = sheet_id
-        @writing = draft.sheets[sheet_id].writing
+        @notation = draft.sheets[sheet_id].notation
         @spatial_index = spatial_index
       end
 
-      attr_reader :draft, :sheet_id, :writing
+      attr_reader :draft, :sheet_id, :notation
 
       def spatial_index = @spatial_index ||= SpatialIndex.new(draft.base, sheet_id)
 
@@ -48,7 +48,7 @@ module Basalt
       # Things that were altered, or a part of them was.
       def touched_things
         altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
-        ends = altered.select { |element| element.relation? && writing.told_at_ends?(element) }.flat_map(&:targets)
+        ends = altered.select { |element| element.relation? && notation.told_at_ends?(element) }.flat_map(&:targets)
         (altered.map { |element| element.owner_id || element.id } + ends).uniq.filter_map { |id| draft.element(id) }.reject(&:relation?)
       end
     end

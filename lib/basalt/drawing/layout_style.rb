@@ -15,28 +15,28 @@ module Basalt
       # @param quick [Boolean] try less than what takes longest
       # @return [Hash{String => Hash}] (see Notation#tidy)
       # @param crowded [Array<String>] ids of lines whose words lay on other lines when it was laid out before, as often as they did
-      def tidy(writing, set, sheet_id, only: nil, quick: false, crowded: [])
-        manner = set.sheets[sheet_id].manner
-        return writing.tidy(set, sheet_id, only:, quick:, crowded:) unless manner
+      def tidy(notation, set, sheet_id, only: nil, quick: false, crowded: [])
+        style = set.sheets[sheet_id].layout_style
+        return notation.tidy(set, sheet_id, only:, quick:, crowded:) unless style
 
-        onto_pin(set, sheet_id, CompoundLayout.new(writing, set, sheet_id, only:).placements { |things, lines, sizes| boxes(writing, set, sheet_id, manner, things, lines, sizes) })
+        onto_pin(set, sheet_id, CompoundLayout.new(notation, set, sheet_id, only:).placements { |things, lines, sizes| boxes(notation, set, sheet_id, style, things, lines, sizes) })
       end
 
       # A pinned thing is where a tree begins and what others stand around.
-      def boxes(writing, set, sheet_id, manner, things, lines, given)
-        rooms = things.to_h { |thing| [thing.id, room(writing, set, thing, given[thing.id] || writing.size(set, thing))] }
+      def boxes(notation, set, sheet_id, style, things, lines, given)
+        rooms = things.to_h { |thing| [thing.id, room(notation, set, thing, given[thing.id] || notation.size(set, thing))] }
         sizes = rooms.transform_values { |_, around| [around.w, around.h] }
         pairs = lines.map { |line| line.endpoints }
         root = things.map(&:id).find { |id| set.placement(sheet_id, id)&.pinned }
-        lanes = things.to_h { |thing| [thing.id, writing.lane(set, thing)] }
-        corners = LAYOUTS.fetch(manner).call(sizes, pairs, **(manner == "lanes" ? { lanes: } : { root: }))
+        lanes = things.to_h { |thing| [thing.id, notation.lane(set, thing)] }
+        corners = LAYOUTS.fetch(style).call(sizes, pairs, **(style == "lanes" ? { lanes: } : { root: }))
         corners.to_h { |id, (x, y)| rooms[id].then { |(w, h), around| [id, { x: (x - around.x).round, y: (y - around.y).round, w:, h: }] } }
       end
 
       # The size of a thing's symbol, and the box around it and what belongs to it when its corner is at 0, 0.
-      def room(writing, set, thing, (w, h))
+      def room(notation, set, thing, (w, h))
         placement = Model::Placement.new(element_id: thing.id, x: 0, y: 0, w:, h:)
-        [[w, h], Layout::Box.around([placement.box, *(writing.boundaries.include?(thing.kind) ? [] : writing.obstacles(set, thing, placement))])]
+        [[w, h], Layout::Box.around([placement.box, *(notation.boundaries.include?(thing.kind) ? [] : notation.obstacles(set, thing, placement))])]
       end
 
       # The whole comes to where what is pinned stands.

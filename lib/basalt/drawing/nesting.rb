@@ -10,7 +10,7 @@ module Basalt
         @set = set
         @sheet_id = sheet_id
         # A sheet that is being opened is not there before.
-        @kinds = set.sheets[sheet_id]&.writing&.boundaries || []
+        @kinds = set.sheets[sheet_id]&.notation&.boundaries || []
       end
 
       # @return [Boolean] whether the notation draws boundaries at all

@@ -11,14 +11,14 @@ module Basalt
       def initialize(set, sheet_id, only)
         @set = set
         @sheet_id = sheet_id
-        @writing = set.sheets[sheet_id].writing
+        @notation = set.sheets[sheet_id].notation
         @only = only.select { |id| set.placement(sheet_id, id)&.box }
         raise Mistake, "select what is to be tidied" if @only.empty?
       end
 
       # @return [Hash{String => Hash}] (see Notation#tidy)
       def laid
-        found = LayoutStyle.tidy(@writing, @set, @sheet_id, only: @only)
+        found = LayoutStyle.tidy(@notation, @set, @sheet_id, only: @only)
         dx, dy = shift(around(found))
         found.transform_values { |to| moved(to, dx, dy) }
       end

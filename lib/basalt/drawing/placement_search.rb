@@ -6,7 +6,7 @@ module Basalt
     class PlacementSearch
       extend Forwardable
 
-      def_delegators :@context, :draft, :sheet_id, :writing, :spatial_index, :placement, :nesting, :stand
+      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :stand
 
       # @param context [LayoutContext]
       # @param edge_routing [EdgeRouting] of the lines that join what is settled
@@ -18,11 +18,11 @@ module Basalt
       # @param placed [Model::Placement] of a thing, with a place or without
       def settle(placed)
         thing = draft.element(placed.element_id)
-        w, h = writing.size(draft, thing)
+        w, h = notation.size(draft, thing)
         x, y = placed.x ? [placed.x, placed.y] : position(thing, w, h)
         Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)
         stand(thing.id)
-        lines = draft.relations_of(thing.id).select { |line| writing.draws_line?(draft, line) && line.endpoints.all? { |id| placement(id)&.box } }
+        lines = draft.relations_of(thing.id).select { |line| notation.draws_line?(draft, line) && line.endpoints.all? { |id| placement(id)&.box } }
         lines.each { |line| @edge_routing.reshape(line) }
       end
 
@@ -39,7 +39,7 @@ module Basalt
       # Inside its boundary, beside what stands there; otherwise where the notation would have it.
       def candidate_positions(thing, w, h)
         area = placement(nesting.parent(thing.id).to_s)&.box
-        elsewhere = writing.candidate_positions(draft, sheet_id, thing, [w, h], extent)
+        elsewhere = notation.candidate_positions(draft, sheet_id, thing, [w, h], extent)
         return elsewhere unless area
 
         columns = [((area.w - (2 * Boundary::PAD)) / (w + 30.0)).floor, 1].max

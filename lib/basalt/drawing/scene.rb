@@ -18,11 +18,11 @@ module Basalt
         @contents = contents
         @images = images
         @sheet = set.sheets[sheet_id]
-        @writing = @sheet.writing
+        @notation = @sheet.notation
         @wrong = findings.select(&:error?).flat_map(&:subjects).to_set
       end
 
-      attr_reader :set, :sheet, :writing
+      attr_reader :set, :sheet, :notation
 
       # @return [Array<Item>] all of it
       def items
@@ -94,14 +94,14 @@ module Basalt
 
       def symbol(element, placement, boundary)
         return Boundary.shapes(element, placement.box) if boundary
-        return writing.closed_shapes(set, element, placement, nesting.inside(element.id).length) if nesting.closed?(element.id)
+        return notation.closed_shapes(set, element, placement, nesting.inside(element.id).length) if nesting.closed?(element.id)
 
-        writing.thing_shapes(set, element, placement)
+        notation.thing_shapes(set, element, placement)
       end
 
       def thing_data(element, placement)
         { box: Shapes.numbers(placement.x, placement.y, placement.w, placement.h), name: element.name, pinned: placement.pinned || nil,
-          sizable: (writing.sizable?(element) && !nesting.boundary?(element.id)) || nil, in: nesting.parent(element.id) }.compact
+          sizable: (notation.sizable?(element) && !nesting.boundary?(element.id)) || nil, in: nesting.parent(element.id) }.compact
       end
 
       def emphasis(placement)
@@ -110,10 +110,10 @@ module Basalt
       end
 
       def line_items(line, placement)
-        return [] unless placement.route && writing.draws_line?(set, line) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
+        return [] unless placement.route && notation.draws_line?(set, line) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
 
         [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
-                  shapes: [Shapes.polyline(writing.passing(placement.route["points"]), :passing), *writing.line_shapes(set, line, placement.route["points"], placement.route["labels"] || {})],
+                  shapes: [Shapes.polyline(notation.passing(placement.route["points"]), :passing), *notation.line_shapes(set, line, placement.route["points"], placement.route["labels"] || {})],
                   data: { ends: line.endpoints.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
          Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
                   shapes: said(line, placement) + count(line, placement))]
@@ -123,9 +123,9 @@ module Basalt
 
       # What a line says, unless somebody hid it.
       def said(line, placement)
-        return [] if sheet.labels_hidden? || placement.shape&.fetch("quiet", nil) || (sheet.folded? && parallels.of(line).length > 1)
+        return [] if sheet.labels_hidden? || placement.shape&.fetch("labels_hidden", nil) || (sheet.folded? && parallels.of(line).length > 1)
 
-        writing.labels(set, line).flat_map { |label| label_shapes(label, placement.route["labels"], line) }
+        notation.labels(set, line).flat_map { |label| label_shapes(label, placement.route["labels"], line) }
       end
 
       # How many lines a folded one stands for.

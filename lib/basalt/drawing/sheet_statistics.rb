@@ -19,7 +19,7 @@ module Basalt
         @tally = Hash.new(0)
         @counts = Hash.new(0)
         set.things_on(sheet_id).each { |thing| add(set, thing.id) }
-        set.sheets[sheet_id].writing.lines_on(set, sheet_id).each { |line| add(set, line.id) }
+        set.sheets[sheet_id].notation.lines_on(set, sheet_id).each { |line| add(set, line.id) }
       end
 
       # @param ids [Array<String>] of elements that an act may have altered
@@ -80,27 +80,27 @@ module Basalt
 
       def add(set, id)
         element = set.element(id) or return
-        writing = set.sheets[@sheet_id].writing
+        notation = set.sheets[@sheet_id].notation
         return if !element.relation? && Nesting.new(set, @sheet_id).hidden?(id)
-        return unless element.relation? ? writing.draws_line?(set, element) && set.drawn_between?(@sheet_id, element) : set.shown?(@sheet_id, id)
+        return unless element.relation? ? notation.draws_line?(set, element) && set.drawn_between?(@sheet_id, element) : set.shown?(@sheet_id, id)
 
         @kinds[id] = element.kind
         @counts[element.kind] += 1
-        @marks[id] = (writing.marks(set, element) + emphasis(set, id)).each { |mark| @tally[mark] += 1 }
-        span = span(set, element, writing) or return
+        @marks[id] = (notation.marks(set, element) + emphasis(set, id)).each { |mark| @tally[mark] += 1 }
+        span = span(set, element, notation) or return
         @spans[id] = span
         @sides &&= widened(@sides, span)
         return if element.relation?
 
-        @unjoinable << id unless writing.joins?(element)
-        @alone << id if writing.joins?(element) && alone?(set, element, writing)
+        @unjoinable << id unless notation.joins?(element)
+        @alone << id if notation.joins?(element) && alone?(set, element, notation)
       end
 
-      def alone?(set, thing, writing)
+      def alone?(set, thing, notation)
         placed = set.placement(@sheet_id, thing.id)
         return false if placed.by_hand || placed.pinned || Nesting.new(set, @sheet_id).parent(thing.id)
 
-        set.relations_of(thing.id).none? { |line| writing.draws_line?(set, line) && set.drawn_between?(@sheet_id, line) }
+        set.relations_of(thing.id).none? { |line| notation.draws_line?(set, line) && set.drawn_between?(@sheet_id, line) }
       end
 
       def emphasis(set, id)
@@ -117,18 +117,18 @@ module Basalt
         @sides = nil if span && @sides && reached?(span)
       end
 
-      def span(set, element, writing)
+      def span(set, element, notation)
         placement = set.placement(@sheet_id, element.id) or return
-        boxes = if element.relation? then placement.route ? Layout::Polyline.boxes(placement.route["points"]) + words(set, element, placement, writing) : []
-                elsif placement.x then [placement.box, *writing.obstacles(set, element, placement)]
+        boxes = if element.relation? then placement.route ? Layout::Polyline.boxes(placement.route["points"]) + words(set, element, placement, notation) : []
+                elsif placement.x then [placement.box, *notation.obstacles(set, element, placement)]
                 else []
                 end
         around = Layout::Box.around(boxes)
         around && [around.x, around.y, around.right, around.bottom]
       end
 
-      def words(set, line, placement, writing)
-        writing.labels(set, line).filter_map { |label| placement.route["labels"]&.fetch(label.role, nil)&.then { |place| Layout::Box.at(*place, label.width, label.height) } }
+      def words(set, line, placement, notation)
+        notation.labels(set, line).filter_map { |label| placement.route["labels"]&.fetch(label.role, nil)&.then { |place| Layout::Box.at(*place, label.width, label.height) } }
       end
     end
   end

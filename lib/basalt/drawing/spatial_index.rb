@@ -79,8 +79,8 @@ module Basalt
 
         boundary = nesting.boundary?(thing.id)
         add_boundary(thing, placement.box) if boundary
-        (boundary ? Boundary.obstacles(thing, placement.box) : set.sheets[sheet_id].writing.obstacles(set, thing, placement)).each { |box| things.add(thing.id, box) }
-        set.sheets[sheet_id].writing.bars(set, thing, placement).each { |box| bars.add(thing.id, box) }
+        (boundary ? Boundary.obstacles(thing, placement.box) : set.sheets[sheet_id].notation.obstacles(set, thing, placement)).each { |box| things.add(thing.id, box) }
+        set.sheets[sheet_id].notation.bars(set, thing, placement).each { |box| bars.add(thing.id, box) }
         stretch(placement)
       end
 
@@ -100,7 +100,7 @@ module Basalt
         return unless placement.route && set.drawn_between?(sheet_id, line)
 
         Layout::Polyline.boxes(placement.route["points"]).each { |box| lines.add(line.id, box) }
-        set.sheets[sheet_id].writing.labels(set, line).each do |label|
+        set.sheets[sheet_id].notation.labels(set, line).each do |label|
           place = placement.route["labels"]&.fetch(label.role, nil)
           labels.add(line.id, Layout::Box.at(*place, label.width, label.height)) if place
         end

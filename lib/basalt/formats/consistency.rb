@@ -112,8 +112,8 @@ module Basalt
       end
 
       def sheet(sheet, place)
-        refuse("#{place}/notation", "there is no notation “#{Model::Names.short(sheet.notation)}”") unless Model::Catalogue.notations.key?(sheet.notation)
-        refuse("#{place}/view/variant", "it is drawn in no such way") unless sheet.variant.nil? || sheet.writing.variants.key?(sheet.variant)
+        refuse("#{place}/notation_name", "there is no notation “#{Model::Names.short(sheet.notation_name)}”") unless Model::Catalogue.notations.key?(sheet.notation_name)
+        refuse("#{place}/view/variant", "it is drawn in no such way") unless sheet.variant.nil? || sheet.notation.variants.key?(sheet.variant)
         %i[name number revision status drawn_by dated].each { |column| sheet[column] && Model::Names.clean(sheet[column]) }
       rescue Model::BadFact => e
         refuse(place, e.message)

@@ -7,7 +7,7 @@ module Basalt
     # A whole project as one JSON document; project.schema.json beside this file describes it. Reading
     # checks every value, and refuses with the place (a JSON pointer, RFC 6901).
     class ProjectDocument
-      VERSION = 1
+      VERSION = Model::RowVersions::CURRENT
       # Bytes, and how deep its arrays and objects may be nested.
       LIMIT = 200_000_000
       DEPTH = 20
@@ -69,6 +69,7 @@ module Basalt
       # @param json [Object] as parsed
       def initialize(json)
         head(json)
+        json = OlderDocuments.upgrade(json)
         Schema.check(json)
         @name = project_name(json["project"])
         @rows = Model::RowTypes.tables.to_h { |table| [table, DocumentRows.load(table, json.fetch(table.to_s, []))] }

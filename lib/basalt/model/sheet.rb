@@ -3,9 +3,9 @@
 module Basalt
   module Model
     # One drawing: a notation of a part of the model. +view+ keeps what is shown in a way of
-    # its own there: labels hidden, parallel lines folded, the manner of laying it out. The
+    # its own there: labels hidden, parallel lines folded, the style of its layout. The
     # subject is the element that it opens.
-    Sheet = Value.of(:id, :name, :notation, :number, :band, :revision, :status, :drawn_by, :dated, :subject_id, :view, :ordinal) do
+    Sheet = Value.of(:id, :name, :notation_name, :number, :band, :revision, :status, :drawn_by, :dated, :subject_id, :view, :ordinal) do
       # The strata from coarse to fine.
       self::BANDS = %w[Context Concept Logical Physical Detail].freeze
       self::PARTS = %w[labels parallels].freeze
@@ -15,11 +15,13 @@ module Basalt
       end
 
       def labels_hidden? = view&.fetch("labels", nil) == true
-      def manner = view&.fetch("manner", nil)
+      def layout_style = view&.fetch("layout_style", nil)
       # @return [String, nil] the way it is drawn in, of those that its notation has
       def variant = view&.fetch("variant", nil)
       def folded? = view&.fetch("parallels", nil) == true
-      def writing = Catalogue.notation(notation).shown(view)
+
+      # @return [Drawing::Notation] as this sheet has it
+      def notation = Catalogue.notation(notation_name).shown(view)
     end
   end
 end

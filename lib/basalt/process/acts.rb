@@ -17,7 +17,7 @@ module Basalt
 
       # On a sheet that shows no activities somebody meant something else.
       def refuse_elsewhere(context, who, name)
-        return if context.sheet.nil? || context.sheet.writing.lines.include?("activity")
+        return if context.sheet.nil? || context.sheet.notation.lines.include?("activity")
 
         raise Mistake, "“#{who.name} #{Model::Names.short(name)}” is an activity, and stands on a sheet of activities; what flows is said as #{who.name} gives … to …"
       end

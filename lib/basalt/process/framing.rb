@@ -50,7 +50,7 @@ module Basalt
 
       private
 
-      def sheet(notation) = process && @set.sheets_about(process.id).find { |one| one.notation == notation }
+      def sheet(notation) = process && @set.sheets_about(process.id).find { |one| one.notation_name == notation }
       def outside?(id) = @standing.of(@set.element(id))&.outside?
       def name(id) = @set.element(id).name
 
@@ -104,7 +104,7 @@ module Basalt
       end
 
       def opened(draft, notation)
-        known = draft.sheets_about(process.id).find { |one| one.notation == notation }
+        known = draft.sheets_about(process.id).find { |one| one.notation_name == notation }
         return known.id if known
 
         id = Opening.sheet(draft, process, notation, notation == "context" ? "#{process.name} in context" : "#{process.name}: what is done")

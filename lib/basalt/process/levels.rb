@@ -42,7 +42,7 @@ module Basalt
 
       # @return [Boolean] whether a process that is within no other stands on the sheet of another
       def apart?(set, process)
-        process.container_id.nil? && set.sheets_of(process.id).any? { |id| set.sheets[id].subject_id && set.sheets[id].subject_id != process.id && set.sheets[id].writing.within?("process") }
+        process.container_id.nil? && set.sheets_of(process.id).any? { |id| set.sheets[id].subject_id && set.sheets[id].subject_id != process.id && set.sheets[id].notation.within?("process") }
       end
 
       # What stands for something on the level on which a process is drawn: itself, or what it is

@@ -11,7 +11,7 @@ module Basalt
 
       # @return [String] id of the sheet, which may have been there before
       def level(draft, process)
-        known = draft.sheets_about(process.id).find { |sheet| sheet.notation == "data flow" }
+        known = draft.sheets_about(process.id).find { |sheet| sheet.notation_name == "data flow" }
         return known.id if known
 
         number = Levels.number(draft, process)
@@ -26,7 +26,7 @@ module Basalt
       # @return [String] its id
       def sheet(draft, process, notation, title)
         id = draft.new_id
-        variant = draft.sheet_list.select { |one| FLOWS.include?(one.notation) }.map(&:variant).tally.max_by(&:last)&.first
+        variant = draft.sheet_list.select { |one| FLOWS.include?(one.notation_name) }.map(&:variant).tally.max_by(&:last)&.first
         draft.apply(Change::AddSheet.new(name: Change::SheetTitle.free(draft, title), notation:, id:), Change::SetSubject.new(sheet_id: id, element_id: process.id),
                     Change::SetVariant.new(sheet_id: id, variant:))
         id

@@ -64,7 +64,7 @@ module Basalt
       # Those of its kind on the sheet, in order.
       def siblings(element)
         fact = element.description.ordered
-        @siblings ||= @sheet.writing.lines_on(@set, @sheet.id).select { |one| one.kind == element.kind }.sort_by { |one| [one[fact] || one.ordinal, one.ordinal] }.map(&:id)
+        @siblings ||= @sheet.notation.lines_on(@set, @sheet.id).select { |one| one.kind == element.kind }.sort_by { |one| [one[fact] || one.ordinal, one.ordinal] }.map(&:id)
       end
 
       def contained(element, id)
@@ -74,7 +74,7 @@ module Basalt
       def fact(element, text)
         raise Model::BadFact, "what is worked out cannot be written over" unless @column.writable?
 
-        whole = @column.key == "name" ? text : @sheet.writing.completed(@set, element, @column.key, text)
+        whole = @column.key == "name" ? text : @sheet.notation.completed(@set, element, @column.key, text)
         Change::Set.new(id: element.id, fact: @column.key, value: whole.to_s.empty? && @column.key != "name" ? nil : whole)
       end
 

@@ -10,12 +10,12 @@ module Basalt
 
       module_function
 
-      # @param writing [Drawing::Notation]
+      # @param notation [Drawing::Notation]
       # @return [Array<Column>]
-      def of(writing, kind)
+      def of(notation, kind)
         description = Model::Catalogue.kind(kind)
         arranged(description, [*owner(description), *ends(description), *name(description), *facts(description), *place(description), assumed,
-                               *writing.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }])
+                               *notation.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }])
       end
 
       # In the order that the kind gives, the others behind.

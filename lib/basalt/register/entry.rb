@@ -18,7 +18,7 @@ module Basalt
         @sheet = sheet
         @kind = Model::Catalogue.kind(kind)
         @owner_id = owner_id
-        @columns = Columns.of(sheet.writing, kind).reject { |column| owner_id && column.key == Columns::OWNER }.to_h { |column| [column.key, column] }
+        @columns = Columns.of(sheet.notation, kind).reject { |column| owner_id && column.key == Columns::OWNER }.to_h { |column| [column.key, column] }
         @rows = cells.group_by(&:first).transform_values { |list| list.to_h { |_, key, text| [key, text.to_s.strip] } }
         @refused = []
         @made = {}
@@ -58,7 +58,7 @@ module Basalt
 
         id = row[OWN, 1] || draft.new_id
         draft.apply(addition(draft, texts, id))
-        Change::Show.new(sheet_id: @sheet.id, element_id: id).apply(draft) if !@kind.relation? && @sheet.writing.draws?(draft.element(id))
+        Change::Show.new(sheet_id: @sheet.id, element_id: id).apply(draft) if !@kind.relation? && @sheet.notation.draws?(draft.element(id))
         @made[row] = id
         texts.count { |key, _| @columns[key]&.required } + fill(draft, row, id, texts.reject { |key, _| @columns[key]&.required })
       rescue Mistake => e

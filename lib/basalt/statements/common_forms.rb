@@ -8,7 +8,7 @@ module Basalt
 
       LEVELS = Model::Sheet::BANDS.map do |band|
         Quality.new("sheet", "level #{band}", take: ->(context, sheet, _) { context.draft.apply(Change::SetSheet.new(id: sheet.id, fact: :band, value: band)) },
-                                              tell: ->(_teller, sheet) { sheet.band == band && band != sheet.writing.band ? [["level #{band}"]] : [] })
+                                              tell: ->(_teller, sheet) { sheet.band == band && band != sheet.notation.band ? [["level #{band}"]] : [] })
       end
 
       VIEWS = { "labels hidden" => "labels", "parallels folded" => "parallels" }.freeze
@@ -47,9 +47,9 @@ module Basalt
         Quality.new("sheet", words, take: ->(context, sheet, _) { context.draft.apply(Change::SetView.new(sheet_id: sheet.id, part:, on: true)) },
                                     tell: ->(_teller, sheet) { sheet.view&.fetch(part, nil) ? [[words]] : [] })
       end
-      LAID_OUT = Drawing::LayoutStyle::ALL.map do |manner, words|
-        Quality.new("sheet", "laid out #{words}", take: ->(context, sheet, _) { context.draft.apply(Change::SetManner.new(sheet_id: sheet.id, manner:)) },
-                                                  tell: ->(_teller, sheet) { sheet.manner == manner ? [["laid out #{words}"]] : [] })
+      LAID_OUT = Drawing::LayoutStyle::ALL.map do |style, words|
+        Quality.new("sheet", "laid out #{words}", take: ->(context, sheet, _) { context.draft.apply(Change::SetLayoutStyle.new(sheet_id: sheet.id, style:)) },
+                                                  tell: ->(_teller, sheet) { sheet.layout_style == style ? [["laid out #{words}"]] : [] })
       end
       DRAWN = Quality.new("sheet", "drawn with <variant:word>",
                           take: ->(context, sheet, said) { context.draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: said[:variant])) },

@@ -56,7 +56,7 @@ module Basalt
         return unless sheet_id
 
         elements.each do |element|
-          next if element.relation? || !sheet.writing.draws?(element)
+          next if element.relation? || !sheet.notation.draws?(element)
 
           Change::Show.new(sheet_id:, element_id: element.id).apply(draft)
         end
@@ -90,7 +90,7 @@ module Basalt
       end
 
       # What the sheet is about, where it holds what is declared on the sheet.
-      def subject(kind) = sheet&.subject_id && sheet.writing.within?(kind.name) ? sheet.subject_id : nil
+      def subject(kind) = sheet&.subject_id && sheet.notation.within?(kind.name) ? sheet.subject_id : nil
 
       def place(captures)
         captures.fetch(:qualities, []).filter_map { |_quality, values| values[:container] }.first

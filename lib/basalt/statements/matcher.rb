@@ -176,14 +176,14 @@ module Basalt
       def concerned
         return beginning if @furthest.zero? && @tokens.any?
 
-        things = @context.sheet&.writing&.things or return @expected
+        things = @context.sheet&.notation&.things or return @expected
         here = @expected.reject { |label| @named[label] && (@named[label] & things).empty? && @named[label].length < ALL }
         here.empty? ? @expected : here
       end
 
       # How a line of this notation begins.
       def beginning
-        nouns = @context.sheet&.writing&.chips.to_a.first(2).map(&:first)
+        nouns = @context.sheet&.notation&.chips.to_a.first(2).map(&:first)
         nouns.any? ? ["a kind of thing such as #{nouns.join(' or ')}", "the name of something that is known here"] : @expected
       end
 

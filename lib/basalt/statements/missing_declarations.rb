@@ -31,9 +31,9 @@ module Basalt
       def quoted(name) = Quoting.doubtful?(name) || Quoting.always?(name) ? Quoting.quote(name) : name
 
       # The word for what the sheet draws first.
-      def noun(context) = context.sheet.writing.chips.first.first
+      def noun(context) = context.sheet.notation.chips.first.first
 
-      def known?(draft, context, name) = draft.named(name).any? { |element| context.sheet.writing.draws?(element) }
+      def known?(draft, context, name) = draft.named(name).any? { |element| context.sheet.notation.draws?(element) }
 
       # @return [Array<String>]
       def names(text)

@@ -11,9 +11,9 @@ module Basalt
       def of(context, name, notation)
         sheet = context.draft.sheets.by(:name, Model::Names.clean(name)).first
         return context.draft.apply(Change::AddSheet.new(name:, notation:)).sheets.by(:name, Model::Names.clean(name)).first.id unless sheet
-        return sheet.id if sheet.notation == notation
+        return sheet.id if sheet.notation_name == notation
 
-        raise Mistake, "the sheet “#{sheet.name}” is a #{sheet.notation} sheet already"
+        raise Mistake, "the sheet “#{sheet.name}” is a #{sheet.notation_name} sheet already"
       end
     end
   end

@@ -17,7 +17,7 @@ module Basalt
       end
 
       # @return [String]
-      def of(part) = behind(@unparser.say(*subject, *writing.part_words(@unparser, part)))
+      def of(part) = behind(@unparser.say(*subject, *notation.part_words(@unparser, part)))
 
       # A line in the place of another, or a new one; the model then says that and no more.
       #
@@ -48,7 +48,7 @@ module Basalt
 
       private
 
-      def writing = @set.sheets[@sheet_id].writing
+      def notation = @set.sheets[@sheet_id].notation
       def subject = [@unparser.thing(@owner.id), "has"]
 
       # How a sentence about the owner begins.

@@ -92,9 +92,9 @@ module Basalt
 
       # What another sheet draws as a line, and this one does not, is told there.
       def told_elsewhere?(sheet_id, relation)
-        return false if set.sheets[sheet_id].writing.lines.include?(relation.kind)
+        return false if set.sheets[sheet_id].notation.lines.include?(relation.kind)
 
-        @drawing ||= Hash.new { |table, kind| table[kind] = set.sheet_list.select { |sheet| sheet.writing.lines.include?(kind) } }
+        @drawing ||= Hash.new { |table, kind| table[kind] = set.sheet_list.select { |sheet| sheet.notation.lines.include?(kind) } }
         @drawing[relation.kind].any? { |sheet| set.drawn_between?(sheet.id, relation) }
       end
 
@@ -115,7 +115,7 @@ module Basalt
       def opening(sheet)
         @context.sheet_id = nil
         qualities = Grammar.qualities("sheet").flat_map { |quality| quality.tell(self, sheet) }
-        say("sheet", name(sheet.name), :colon, sheet.notation, *qualities.flat_map { |parts| [:comma, *parts] })
+        say("sheet", name(sheet.name), :colon, sheet.notation_name, *qualities.flat_map { |parts| [:comma, *parts] })
       end
 
       def declaration(thing)

@@ -38,9 +38,9 @@ module Basalt
 
         # @return [Set<String>] ids of what the sheet draws, with its attributes
         def sources(sheet_id)
-          writing = @set.sheets[sheet_id].writing
-          drawn = @set.things_on(sheet_id) + writing.lines_on(@set, sheet_id)
-          (drawn + writing.parts_on(@set, sheet_id, "attribute")).to_set(&:id)
+          notation = @set.sheets[sheet_id].notation
+          drawn = @set.things_on(sheet_id) + notation.lines_on(@set, sheet_id)
+          (drawn + notation.parts_on(@set, sheet_id, "attribute")).to_set(&:id)
         end
 
         def concerned?(thread)

@@ -7,7 +7,7 @@ module Basalt
       class FlowCheck < Basalt::Checks::Check
         private
 
-        def sheets(*notations) = set.sheet_list.select { |sheet| notations.include?(sheet.notation) }
+        def sheets(*notations) = set.sheet_list.select { |sheet| notations.include?(sheet.notation_name) }
         def drawn = sheets("context", "data flow")
         def name(id) = set.element(id).name
         def drawn?(id) = drawn.any? { |sheet| set.shown?(sheet.id, id) }

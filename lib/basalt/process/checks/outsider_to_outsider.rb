@@ -19,7 +19,7 @@ module Basalt
         # On the context of a system, neighbours may be joined among themselves.
         def at_data_flow?(flow)
           on = drawn.select { |sheet| set.drawn_between?(sheet.id, flow) }
-          on.any? && on.none? { |sheet| sheet.notation == "context" && set.element(sheet.subject_id.to_s)&.kind != "process" && set.things_on(sheet.id).none? { |thing| thing.kind == "process" } }
+          on.any? && on.none? { |sheet| sheet.notation_name == "context" && set.element(sheet.subject_id.to_s)&.kind != "process" && set.things_on(sheet.id).none? { |thing| thing.kind == "process" } }
         end
       end
     end

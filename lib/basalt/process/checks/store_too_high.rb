@@ -16,7 +16,7 @@ module Basalt
 
         def found(sheet, store)
           user = alone(sheet, store) or return
-          below = set.sheets_about(user.id).find { |one| one.notation == "data flow" } or return
+          below = set.sheets_about(user.id).find { |one| one.notation_name == "data flow" } or return
 
           finding([store.id, user.id], "#{store.name} is used by #{user.name} alone",
                   "A store stands on the level on which two processes first share it. #{below.name} shows what is within #{user.name}.",

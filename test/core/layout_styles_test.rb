@@ -4,7 +4,7 @@ require_relative "../support/core_helper"
 require_relative "../support/tidiness"
 
 # Layouts in other shapes than levels: on generated graphs, each against what it promises.
-class MannersTest < Minitest::Test
+class LayoutStylesTest < Minitest::Test
   include CoreHelper
   include Tidiness
 
@@ -72,14 +72,14 @@ class MannersTest < Minitest::Test
     assert_equal "n4", chosen.min_by { |_, box| Math.hypot(box.cx - chosen["n4"].cx, box.cy - chosen["n4"].cy) }.first
   end
 
-  Basalt::Drawing::LayoutStyle::ALL.each do |manner, words|
+  Basalt::Drawing::LayoutStyle::ALL.each do |style, words|
     define_method(:"test_sheets_laid_out_#{words.tr(' ', '_')}_are_clear") do
       4.times do |seed|
         text = GeneratedNetwork.new(seed, subnets: 3, things: 4).text.sub("logical network", "logical network, laid out #{words}")
         set = model(text, tidy: true)
-        assert_equal manner, set.sheet_list.first.manner
+        assert_equal style, set.sheet_list.first.layout_style
         assert_includes reading(set), "laid out #{words}"
-        assert_clear(set, "#{manner} #{seed}")
+        assert_clear(set, "#{style} #{seed}")
       end
     end
   end
@@ -98,9 +98,9 @@ class MannersTest < Minitest::Test
     assert_operator distance.call("s4"), :<, distance.call("s2")
   end
 
-  def test_a_manner_nobody_knows_is_refused
+  def test_a_layout_style_nobody_knows_is_refused
     set = model("sheet A: logical network")
-    error = assert_raises(Basalt::Mistake) { Basalt::Change::Draft.new(set).apply(Basalt::Change::SetManner.new(sheet_id: set.sheet_list.first.id, manner: "spiral")) }
+    error = assert_raises(Basalt::Mistake) { Basalt::Change::Draft.new(set).apply(Basalt::Change::SetLayoutStyle.new(sheet_id: set.sheet_list.first.id, style: "spiral")) }
     assert_match(/as a tree, around one, in rows, in lanes/, error.message)
   end
 end
