@@ -32,9 +32,9 @@ module Web
           part = params[:part] ? Acting.chosen(desk.set, params) : nil
           style = params[:layout_style]
           style &&= Basalt::Change::SetLayoutStyle.new(sheet_id: sheet.id, style: style.empty? ? nil : style)
-          words = style ? "laid out #{sheet.name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(params[:layout_style].to_s, 'afresh')}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}"
+          words = style ? "laid out #{sheet.name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(params[:layout_style], 'afresh')}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}"
           outcome = desk.act(said: words, by: person, sheet_id: sheet.id, tidy: part || true, by_hand: true) { |draft| draft.apply([style].compact) }
-          answer(desk, sheet, outcome, message: outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true) + part("#layout-styles-list", view(:layout_styles, sheet: desk.set.sheets[sheet.id]))
+          words = style ? "laid out #{sheet.name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(params[:layout_style], "afresh")}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}"
         end
       end
 

@@ -7,7 +7,7 @@ module Basalt
     module RowVersions
       STEPS = {
         2 => {
-          sheets: ->(row) { renamed(row, "notation" => "notation_name", within: { "view" => { "manner" => "layout_style" } }) },
+          sheets: ->(row) { renamed(row, { "notation" => "notation_name" }, within: { "view" => { "manner" => "layout_style" } }) },
           placements: ->(row) { renamed(row, within: { "shape" => { "quiet" => "labels_hidden" } }) }
         }
       }.freeze
