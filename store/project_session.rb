@@ -2,7 +2,7 @@
 
 module Store
   # A project as one process works on it: the working set at its version, the findings, and
-  # what stands where on the sheets. One act at a time.
+  # what stands where on the sheets. One act at a time; what only reads looks at a version that was pinned (ProjectView).
   class ProjectSession
     # What an act came to: the effect, and the elements whose drawing it may have altered.
     Outcome = Basalt::Value.of(:effect, :affected, :said, :version)
@@ -11,97 +11,89 @@ module Store
       # @return [ProjectSession] the process's own for that project
       def for(project_id)
         LOCK.synchronize do
-          DESKS.delete(project_id).then { |desk| DESKS[project_id] = desk || new(project_id) }.tap { let_go(project_id) }
+          HELD.delete(project_id).then { |session| HELD[project_id] = session || new(project_id) }.tap { let_go(project_id) }
         end
       end
 
       # As many projects are held as are small enough together; the one that was not opened for longest goes first.
       def let_go(except)
-        while DESKS.length > 1 && (DESKS.length > MOST || DESKS.values.sum(&:size) > MOST_ELEMENTS)
-          oldest = DESKS.each_key.find { |id| id != except }
-          DESKS.delete(oldest)
+        while HELD.length > 1 && HELD.values.sum(&:size) > MOST_ELEMENTS
+          oldest = HELD.each_key.find { |id| id != except }
+          HELD.delete(oldest)
         end
       end
 
       # The project is not there any more.
-      def leave(project_id) = LOCK.synchronize { DESKS.delete(project_id) }
+      def leave(project_id) = LOCK.synchronize { HELD.delete(project_id) }
 
-      def clear = LOCK.synchronize { DESKS.clear }
+      def clear = LOCK.synchronize { HELD.clear }
     end
 
     LOCK = Mutex.new
-    DESKS = {}
-    MOST = 20
+    HELD = {}
     # Elements and placements of all projects that are held, about 4 kB each.
     MOST_ELEMENTS = 250_000
     MOST_GHOSTS = 60
     MOST_TRIES = 5
-    private_constant :LOCK, :DESKS
+    private_constant :LOCK, :HELD
 
     def initialize(project_id)
       @project_id = project_id
-      @monitor = Monitor.new
+      @turn = Monitor.new
       @spatial_indexes = {}
       @contents = {}
       @history = {}
+      @findings = FindingsCache.new
     end
 
-    attr_reader :project_id
+    # +findings+ is a FindingsCache.
+    attr_reader :project_id, :findings
 
     # Work on the project as it stands now.
     #
     # @param request [Request, nil] what a page asked for, kept with the first act that comes of it
-    # @yieldparam desk [ProjectSession]
+    # @yieldparam view [ProjectView]
     # @raise [ActiveRecord::RecordNotFound]
     def open(request: nil)
-      @monitor.synchronize do
+      view = taking_turn(nil) do
         refresh
+        ProjectView.new(self, pin, request)
+      end
+      yield view
+    ensure
+      view&.release
+    end
+
+    # While the block runs nobody else of this process acts on the project.
+    def taking_turn(request)
+      @turn.synchronize do
         @request = request
-        yield self
+        yield
       ensure
         @request = nil
       end
     end
 
-    attr_reader :set
+    # @return [Basalt::Model::PinnedSet] the newest version
+    def pin = @set.pin
 
     # @return [Integer] how much is held, in elements and placements
     def size = @set ? @set.elements.size + @set.placements.size : 0
 
-    # Keeps what an answer has to tell besides the drawing, for when it is asked for again.
-    #
-    # @param answer [Hash] of plain values
-    def keep_answer(answer)
-      @request&.answer = answer
+    # @param set [Basalt::Model::PinnedSet]
+    # @return [Basalt::Drawing::SheetStatistics] of that version
+    def contents(set, sheet_id)
+      @turn.synchronize do
+        return kept_contents(sheet_id).dup if @set && @set.version == set.version
+      end
+      Basalt::Drawing::SheetStatistics.new(set, sheet_id)
     end
 
-    # @return [Array<Basalt::Checks::Finding>] those that nobody waived
-    def findings = findings_by_waiver.open
-
-    # @return [Basalt::Checks::FindingsByWaiver] all findings, the waived ones apart
-    def findings_by_waiver
-      @stale = nil if @by_check.nil?
-      @by_check = Basalt::Checks::Runner.new(set, known: @by_check || {}).by_check(@by_check && (@stale || [])) if @by_check.nil? || @stale
-      @findings_by_waiver = nil if @stale
-      @stale = nil
-      @findings_by_waiver ||= Basalt::Checks::FindingsByWaiver.new(set, Basalt::Checks::Runner.sorted(@by_check))
-    end
-
-    # @return [Array<Basalt::Checks::Finding>] as they were when they were last worked out
-    def known_findings = (@findings_by_waiver || findings_by_waiver).open
-
-    # @return [Basalt::Drawing::SheetStatistics]
-    def contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::SheetStatistics.new(set, sheet_id)
-
-    # @param images [#call, nil] gives an image's address by its id
-    # @return [Basalt::Drawing::Scene] with what errors are about marked
-    def scene(sheet_id, images: nil)
-      Basalt::Drawing::Scene.new(set, sheet_id, findings: known_findings, contents: contents(sheet_id), images:)
-    end
-
-    # @return [Array<Basalt::Checks::Finding>] about what is drawn on the sheet
-    def findings_on(sheet_id, list = findings)
-      list.select { |finding| Basalt::Checks::Runner.about?(set, finding, sheet_id) }
+    # @return [Array(String, String)] what undo and redo would be of, in words; nil where there is nothing
+    def history(sheet_id)
+      @turn.synchronize do
+        @history[sheet_id] ||= [JournalEntry.to_undo(project_id, sheet_id), JournalEntry.to_redo(project_id, sheet_id)].map { |entry| entry&.said }
+      end
     end
 
     # Tries changes, arranges every sheet they show on, and keeps them.
@@ -120,7 +112,7 @@ module Store
         draft = Basalt::Change::Draft.new(set)
         yield draft
         arrange(draft, sheet_id, tidy, by_hand)
-        finish(draft, draft.effect, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:)
+        finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:)
       end
     end
 
@@ -129,16 +121,18 @@ module Store
       @set = nil
     end
 
-    # What a draft that is not kept would bring to the sheet.
+    # What a draft over what stands now would bring to a sheet; nothing when somebody acted meanwhile.
     #
+    # @param contents [Basalt::Drawing::SheetStatistics]
     # @return [Array<Basalt::Drawing::Item>]
-    def preview(draft, sheet_id)
-      Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: spatial_index(draft, sheet_id)).follow(grow: false)
-      fresh = draft.placements.differences.filter_map { |_, before, after| after if before.nil? || (after && before.route != after.route) }
-      scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents: contents(sheet_id))
-      fresh.select { |placement| placement.sheet_id == sheet_id }.first(MOST_GHOSTS).flat_map { |placement| scene.items_of(placement) }
-    ensure
-      @spatial_indexes[sheet_id]&.renew(set, Basalt::Drawing::Affected.by(draft))
+    def preview(draft, sheet_id, contents)
+      @turn.synchronize do
+        return [] unless @set && draft.version == @set.version
+
+        ghost(draft, sheet_id, contents)
+      ensure
+        @spatial_indexes[sheet_id]&.renew(@set, Basalt::Drawing::Affected.by(draft))
+      end
     end
 
     # @return [Outcome, nil] nil when there is nothing to undo
@@ -157,23 +151,52 @@ module Store
       end
     end
 
-    # @return [Array(String, String)] what undo and redo would be of, in words; nil where there is nothing
-    def history(sheet_id)
-      @history[sheet_id] ||= [JournalEntry.to_undo(project_id, sheet_id), JournalEntry.to_redo(project_id, sheet_id)].map { |entry| entry&.said }
-    end
-
     private
 
-    def refresh
-      version = Project.version(project_id)
-      return if @set && @set.version == version
+    attr_reader :set
 
+    def kept_contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::SheetStatistics.new(set, sheet_id)
+
+    def ghost(draft, sheet_id, contents)
+      Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: spatial_index(draft, sheet_id)).follow(grow: false)
+      fresh = draft.placements.differences.filter_map { |_, before, after| after if before.nil? || (after && before.route != after.route) }
+      scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents:)
+      fresh.select { |placement| placement.sheet_id == sheet_id }.first(MOST_GHOSTS).flat_map { |placement| scene.items_of(placement) }
+    end
+
+    # Somebody else's acts, of this process or another, are followed one by one.
+    def refresh
+      return read_afresh unless @set
+
+      tail = JournalTail.new(project_id, @set.version)
+      return if tail.newest?
+      return read_afresh if tail.too_long?
+
+      tail.entries.each { |entry| catch_up(entry.effect, entry.number) }
+      @set.advance(Basalt::Change::Effect.new(deltas: [], project: tail.name), version: tail.version)
+    rescue Basalt::Change::Conflict
+      read_afresh
+    end
+
+    def read_afresh
       @set = Snapshot.read(project_id)
       @spatial_indexes = {}
       @contents = {}
       @history = {}
-      @by_check = nil
-      @findings_by_waiver = nil
+      @findings = FindingsCache.new
+    end
+
+    # What an entry did is done to what is held: member by member, as it was written.
+    def catch_up(effect, version)
+      draft = Basalt::Change::Draft.new(@set).apply(Basalt::Change::Revert.new(deltas: effect.deltas))
+      affected = Basalt::Drawing::Affected.by(draft)
+      renew_spatial_indexes(draft, affected)
+      @history.clear
+      follow(draft.effect, affected, version, draft)
+    end
+
+    def renew_spatial_indexes(draft, affected)
+      @spatial_indexes.each { |id, spatial_index| draft.sheets[id] ? spatial_index.renew(draft, affected) : @spatial_indexes.delete(id) }
     end
 
     # Every other sheet on which something of it shows follows.
@@ -205,9 +228,8 @@ module Store
 
     def turn(entry, change, act, by)
       draft = Basalt::Change::Draft.new(set).apply(change)
-      altered = Basalt::Drawing::Affected.by(draft)
-      @spatial_indexes.each { |id, spatial_index| draft.sheets[id] ? spatial_index.renew(draft, altered) : @spatial_indexes.delete(id) }
-      finish(draft, draft.effect, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
+      renew_spatial_indexes(draft, Basalt::Drawing::Affected.by(draft))
+      finish(draft, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
     end
 
     # An act is meant for what stands now: of several processes one at a time tries its own, and should
@@ -233,30 +255,32 @@ module Store
       end
     end
 
-    def finish(draft, effect, said:, by:, sheet_id:, act: "act", of: nil, patient: false)
+    def finish(draft, said:, by:, sheet_id:, act: "act", of: nil, patient: false)
+      effect = draft.effect
       return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
 
       affected = Basalt::Drawing::Affected.by(draft)
       version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:, from: patient ? nil : set.version, request: @request)
       @request&.kept = true
       @request = nil
-      follow(effect, affected, version, draft:, said:, sheet_id:, act:)
+      keep_in_step(effect, affected, version, draft)
+      act == "act" ? @history[sheet_id] = [said[0, 500], nil] : @history.delete(sheet_id)
       Outcome.new(effect:, affected:, said:, version:)
     end
 
     # What is held follows what was kept; what cannot is read afresh.
-    def follow(effect, affected, version, draft:, said:, sheet_id:, act:)
-      # Somebody else's act came between: the next opening reads everything afresh.
-      return forget if version != set.version + 1
-
-      set.advance(effect, version:)
-      act == "act" ? @history[sheet_id] = [said, nil] : @history.delete(sheet_id)
-      @stale = (@stale || []) | touched_kinds(draft, effect)
-      @findings_by_waiver = nil if effect.on(:waivers).any?
-      @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
+    def keep_in_step(effect, affected, version, draft)
+      version == set.version + 1 ? follow(effect, affected, version, draft) : refresh
     rescue StandardError
       forget
       raise
+    end
+
+    def follow(effect, affected, version, draft)
+      kinds = touched_kinds(draft, effect)
+      set.advance(effect, version:)
+      @findings.touch(version, kinds)
+      @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
     end
   end
 end

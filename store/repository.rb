@@ -21,6 +21,11 @@ module Store
       def initialize = super("somebody else altered the project at the same time; nothing of it was kept")
     end
 
+    # What a page asked for was kept already, when it asked for it before.
+    class Repeated < Basalt::Change::Conflict
+      def initialize = super("this was done already")
+    end
+
     # @param said_by [String] who acts
     def initialize(project_id, said_by:)
       @project_id = project_id
@@ -34,6 +39,7 @@ module Store
     #   facts are compared one by one, and new rows join behind those that came in between
     # @param request [Store::Request, nil] what a page asked for, remembered with the act
     # @return [Integer] the version that the project has now
+    # @raise [Repeated] when the page's act was kept before
     # @raise [Stale] when the project has another version
     # @raise [Basalt::Change::Conflict] when a fact is no longer what the effect was made from
     def commit(effect, said:, sheet_id: nil, act: "act", of: nil, from: nil, request: nil)
@@ -43,7 +49,9 @@ module Store
         Writer.new(@project_id).write(effect)
         version
       end
-    rescue ActiveRecord::RecordNotUnique, ActiveRecord::InvalidForeignKey
+    rescue ActiveRecord::RecordNotUnique, ActiveRecord::InvalidForeignKey => e
+      raise Repeated if e.message.include?("act_id")
+
       raise Basalt::Change::Conflict, "somebody else altered this at the same time; nothing of it was kept"
     end
 

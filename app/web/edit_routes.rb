@@ -34,7 +34,8 @@ module Web
           style &&= Basalt::Change::SetLayoutStyle.new(sheet_id: sheet.id, style: style.empty? ? nil : style)
           words = style ? "laid out #{sheet.name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(params[:layout_style], 'afresh')}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}"
           outcome = desk.act(said: words, by: person, sheet_id: sheet.id, tidy: part || true, by_hand: true) { |draft| draft.apply([style].compact) }
-          words = style ? "laid out #{sheet.name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(params[:layout_style], "afresh")}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet.name}"
+          answer(desk, sheet, outcome, message: outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true) +
+            part("#layout-styles-list", view(:layout_styles, sheet: desk.set.sheets[sheet.id]))
         end
       end
 

@@ -17,9 +17,16 @@ module Web
       @asked = Store::Request.new(act_id)
       Store::ProjectSession.for(id(params[:project_id])).open(request: @asked) do |desk|
         @desk = desk
-        entry = Store::JournalEntry.asked_for(desk.project_id, act_id)
-        entry ? answer_again(desk, entry) : yield(desk)
+        once(desk) { yield(desk) }
       end
+    end
+
+    # What was done already is answered again, also when it was asked for twice at the same time.
+    def once(desk)
+      entry = Store::JournalEntry.asked_for(desk.project_id, act_id)
+      entry ? answer_again(desk, entry) : yield
+    rescue Store::Repository::Repeated
+      answer_again(desk, Store::JournalEntry.asked_for(desk.project_id, act_id))
     end
 
     # @return [String, nil] the page's own id for what it asks for

@@ -126,7 +126,7 @@ class RequestsTest < Minitest::Test
     Store::ProjectSession.clear
     ActiveRecord::Base.connection_pool.disconnect!
     broken = ->(*) { raise ActiveRecord::ConnectionNotEstablished, "gone" }
-    Store::Project.stub(:version, broken) { get @path }
+    Store::Snapshot.stub(:read, broken) { get @path }
     refused(/database cannot be reached/, 503)
   end
 end

@@ -21,6 +21,9 @@ module Basalt
       Model::RowTypes.tables.each { |name| define_method(name) { @overlays[name] } }
       def table(name) = @overlays.fetch(name)
       def ordinal_floor = base.ordinal_floor
+
+      # @return [Integer] of what it is tried over
+      def version = base.version
       def project = @project || base.project
       def new_id = @ids.call
 

@@ -22,6 +22,11 @@ module Basalt
         set.sheets[sheet_id].notation.lines_on(set, sheet_id).each { |line| add(set, line.id) }
       end
 
+      # Another that is renewed by itself.
+      def initialize_copy(_other)
+        @kinds, @marks, @spans, @alone, @unjoinable, @tally, @counts = [@kinds, @marks, @spans, @alone, @unjoinable, @tally, @counts].map(&:dup)
+      end
+
       # @param ids [Array<String>] of elements that an act may have altered
       def renew(set, ids)
         ids.each do |id|

@@ -15,6 +15,7 @@ module Basalt
 
       def [](id) = @touched.key?(id) ? @own[id] : @base[id]
       def touched = @touched.keys
+      def touched?(id) = @touched.key?(id)
       def ceiling = [@base.ceiling, @own.ceiling].max
       def indexes = @base.indexes
       def size = @base.size + @own.size - @touched.keys.count { |id| @base[id] }

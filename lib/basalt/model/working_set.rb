@@ -2,8 +2,8 @@
 
 module Basalt
   module Model
-    # The part of a project that work is done on: elements, sheets, placements and waivers as they
-    # stood at one version.
+    # The part of a project that work is done on: the rows of the model as they stood at one version.
+    # One thread at a time alters it; others read it through what they pinned.
     class WorkingSet
       include Queries
 
@@ -11,6 +11,8 @@ module Basalt
         @project = project
         @version = version
         @tables = RowTypes::ALL.transform_values { |type| Table.new(type.indexes) }
+        @latch = Mutex.new
+        @pins = []
       end
 
       attr_reader :project, :version
@@ -22,14 +24,20 @@ module Basalt
       # Ordinals that new rows are above: no two acts give the same, whatever went in between.
       def ordinal_floor = version << 20
 
+      # @return [PinnedSet] that stays as the set is now
+      def pin = @latch.synchronize { PinnedSet.new(self, @latch).tap { |pinned| @pins << pinned } }
+
+      def release(pinned) = @latch.synchronize { @pins.delete_if { |one| one.equal?(pinned) } }
+
       # Takes in what a draft made, and becomes the set at that version.
       # @param effect [Change::Effect]
       def advance(effect, version: @version + 1)
-        effect.deltas.each do |delta|
-          delta.after ? table(delta.table).put(delta.after) : table(delta.table).delete(delta.id)
+        @latch.synchronize do
+          @pins.each { |pinned| pinned.keep(effect.deltas) }
+          effect.deltas.each { |delta| delta.after ? @tables[delta.table].put(delta.after) : @tables[delta.table].delete(delta.id) }
+          @project = effect.project if effect.project
+          @version = version
         end
-        @project = effect.project if effect.project
-        @version = version
         self
       end
     end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # A working set as it stood at one version, for whoever reads it while others act: pages are drawn, checks run and
+    # files are written from one of these, and nobody waits for them. It is let go of with +release+.
+    class PinnedSet
+      include Queries
+
+      # @param set [WorkingSet]
+      # @param latch [Mutex] held while the set is altered
+      def initialize(set, latch)
+        @set = set
+        @project = set.project
+        @version = set.version
+        @ordinal_floor = set.ordinal_floor
+        @tables = RowTypes.tables.to_h { |name| [name, PinnedTable.new(set.table(name), latch)] }
+      end
+
+      attr_reader :project, :version, :ordinal_floor
+
+      def table(name) = @tables.fetch(name)
+
+      RowTypes.tables.each { |name| define_method(name) { @tables[name] } }
+
+      # @param deltas [Array<Change::Delta>] that are about to be made below
+      def keep(deltas) = deltas.each { |delta| @tables[delta.table].keep(delta.id, @set.table(delta.table)[delta.id]) }
+
+      def release = @set.release(self)
+    end
+  end
+end

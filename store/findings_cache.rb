@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Store
+  # The findings of a project by check, at the version at which they were worked out, and which kinds were touched since:
+  # only the checks that read those run again. They run on a pinned set, one run at a time, while others go on acting.
+  class FindingsCache
+    def initialize
+      @running = Mutex.new
+      @guard = Mutex.new
+      @touched = {}
+    end
+
+    # @param version [Integer] that an act led to
+    # @param kinds [Array<String>] it touched
+    def touch(version, kinds) = @guard.synchronize { @touched[version] = kinds }
+
+    # @param set [Basalt::Model::PinnedSet]
+    # @return [Basalt::Checks::FindingsByWaiver] of that version
+    def at(set)
+      @running.synchronize do
+        version, by_check = known
+        by_check = work_out(set, version, by_check) if version != set.version && (version.nil? || version < set.version)
+        Basalt::Checks::FindingsByWaiver.new(set, Basalt::Checks::Runner.sorted(by_check))
+      end
+    end
+
+    # @return [Hash, nil] what was found when it was last worked out
+    def last = known.last
+
+    private
+
+    def known = @guard.synchronize { [@version, @by_check] }
+
+    def work_out(set, version, by_check)
+      stale = by_check && @guard.synchronize { @touched.select { |at, _| at > version && at <= set.version } }.values.flatten.uniq
+      Basalt::Checks::Runner.new(set, known: by_check || {}).by_check(stale).tap do |found|
+        @guard.synchronize do
+          @version = set.version
+          @by_check = found
+          @touched.delete_if { |at, _| at <= set.version }
+        end
+      end
+    end
+  end
+end
