@@ -17,9 +17,22 @@ module Store
     # @param own [Boolean] whether the server is Basalt's own, and serves nothing else
     def connect(url, own: false)
       @own = own
+      @url = url
       ActiveRecord::Base.establish_connection(url:, adapter: "postgresql", pool: POOL, prepared_statements: true, connect_timeout: 5, idle_timeout: 60)
       ActiveRecord::Base.logger = nil
       ActiveRecord.default_timezone = :utc
+    end
+
+    # The same database after its server was started again, perhaps elsewhere.
+    def reconnect(url)
+      if url == @url
+        ActiveRecord::Base.connection_pool.disconnect
+      else
+        connect(url, own: own?)
+      end
+    rescue ActiveRecord::ExclusiveConnectionTimeoutError
+      # Connections that are in use find out by themselves.
+      nil
     end
 
     def own? = @own == true

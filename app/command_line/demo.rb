@@ -7,16 +7,25 @@ module CommandLine
 
     module_function
 
+    # All of it, or nothing: whoever stops it on the way finds no half of it at the next start.
+    #
+    # @return [Store::Project]
     def load(file = File.join(FOLDER, "tarnwater.basalt"))
-      project = Store::Project.open("Tarnwater")
-      Store::ProjectSession.for(project.id).open do |desk|
-        desk.act(said: "brought in the sample", by: "sample") do |draft|
-          Basalt::Statements::Document.new(File.read(file)).into(draft)
-          draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true) }
+      draft = drawn(File.read(file))
+      ActiveRecord::Base.transaction do
+        Store::Project.open("Tarnwater").tap do |project|
+          Store::Repository.new(project.id, said_by: "sample").commit(draft.effect, said: "brought in the sample")
+          words(project, draft)
         end
-        words(project, desk.set)
       end
-      project
+    end
+
+    # @return [Basalt::Change::Draft]
+    def drawn(text)
+      draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
+      Basalt::Statements::Document.new(text).into(draft)
+      draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true) }
+      draft
     end
 
     # What the sources say stands in files of their names.

@@ -5,6 +5,9 @@ require "fileutils"
 module CommandLine
   # The folder where data lives.
   class Home
+    # Bytes of a secret; it is written as twice as many digits.
+    SECRET = 64
+
     def self.default
       return "/var/lib/basalt" if Process.uid.zero?
 
@@ -22,11 +25,28 @@ module CommandLine
 
     def file(name) = File.join(path, name)
 
-    # A secret that stays the same from one start to the next.
+    # A secret that stays the same from one start to the next; what is left of one that was lost is made anew.
     def secret(name)
-      file = file(name)
-      File.open(file, File::WRONLY | File::CREAT | File::EXCL, 0o600) { |f| f.write(SecureRandom.hex(64)) } unless File.exist?(file)
-      File.read(file)
+      set_up do
+        write(name, SecureRandom.hex(SECRET)) if !File.exist?(file(name)) || File.read(file(name)).strip.length < SECRET
+        File.read(file(name)).strip
+      end
+    end
+
+    # @return [Integer, nil] what a file holds, when it is a number
+    def number(name) = File.exist?(file(name)) ? Integer(File.read(file(name)).strip, 10, exception: false) : nil
+
+    # @raise [Basalt::Mistake] when another process serves what is in the folder
+    # @param address [String] told to whoever tries the same
+    def serve_alone(address)
+      @serving = File.open(file("serving"), File::RDWR | File::CREAT, 0o644)
+      unless @serving.flock(File::LOCK_EX | File::LOCK_NB)
+        where = @serving.read.strip
+        raise Basalt::Mistake, "Basalt serves #{path} already#{" at #{where}" unless where.empty?}. Stop it first, or name another folder in BASALT_HOME."
+      end
+      @serving.truncate(0)
+      @serving.write(address)
+      @serving.flush
     end
 
     # Holds the folder in use with others; +alone?+ tells when nobody else does.
@@ -37,6 +57,12 @@ module CommandLine
 
     def alone?
       @use.flock(File::LOCK_EX | File::LOCK_NB) == 0
+    end
+
+    # Whole, or not at all.
+    def write(name, text)
+      File.write(file("#{name}.fresh"), text, perm: 0o600)
+      File.rename(file("#{name}.fresh"), file(name))
     end
 
     # One at a time does the setting up.

@@ -20,8 +20,10 @@ module CommandLine
       home = Home.new
       home.use
       refuse_taken_port
+      home.serve_alone("http://127.0.0.1:#{port}/")
       cluster = Cluster.new(home) unless ENV["DATABASE_URL"]
       open_database(cluster ? cluster.start : ENV.fetch("DATABASE_URL"), own: !cluster.nil?)
+      Watch.new(cluster, err).begin if cluster
       serve(home)
       0
     rescue SignalException

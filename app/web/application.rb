@@ -14,6 +14,8 @@ module Web
     set :show_exceptions, false
     set :raise_errors, false
     set :logging, false
+    # What was not foreseen is told below, in one line and its place.
+    set :dump_errors, false
     # Templates are compiled once, whatever the environment is called.
     set :reload_templates, false
     set :erb, escape_html: true
@@ -58,7 +60,7 @@ module Web
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }
     error(Sinatra::BadRequest) { refuse("This request cannot be read.", 400) }
     error(ActiveRecord::RecordNotFound) { refuse("There is nothing at this address.", 404) }
-    error(ActiveRecord::ConnectionNotEstablished) { refuse("The database cannot be reached at the moment. Nothing was changed; try again.", 503) }
+    error(ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed) { refuse("The database cannot be reached at the moment. Nothing was changed; try again.", 503) }
     error do
       warn "#{request.request_method} #{request.path}: #{env['sinatra.error'].full_message(highlight: false)}"
       failed("Something went wrong here. Nothing was changed.")

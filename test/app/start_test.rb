@@ -104,6 +104,77 @@ class StartTest < Minitest::Test
     assert_match(/Proved: the server took all/, answer.body)
   end
 
+  def postmaster = File.readlines(File.join(@home, "postgres/data/postmaster.pid"), chomp: true).first.to_i
+
+  def eventually(patience = PATIENCE)
+    Timeout.timeout(patience) { Thread.pass until yield }
+  end
+
+  # What is left of a start that was broken off, of a power cut, of a disk that was full.
+  def test_odd_leftovers_are_mended_and_nothing_of_others_is_stopped
+    start("--empty")
+    cluster = File.join(@home, "postgres")
+    stop("TERM")
+    with_another_cluster do |other|
+      FileUtils.cp(File.join(other, "postmaster.pid"), File.join(cluster, "data"))
+      File.chown(File.stat(File.join(cluster, "data")).uid, nil, File.join(cluster, "data/postmaster.pid")) if Process.uid.zero?
+      %w[port password].each { |name| File.write(File.join(cluster, name), "") }
+      File.write(File.join(@home, "session-secret"), "")
+      foreign = Integer(File.readlines(File.join(other, "postmaster.pid")).first)
+      start("--empty")
+      assert_equal "200", get("/projects").code
+      stop("TERM")
+      assert Process.kill(0, foreign), "a server of somebody else was stopped"
+    end
+  end
+
+  # A cluster that is not this one's.
+  def with_another_cluster
+    Dir.mktmpdir("basalt-other") do |folder|
+      File.chmod(0o755, folder)
+      home = CommandLine::Home.new(folder)
+      home.use
+      other = CommandLine::Cluster.new(home, throwaway: true)
+      other.start
+      yield File.join(folder, "postgres/data")
+    ensure
+      other&.stop
+    end
+  end
+
+  def test_a_database_server_that_was_killed_is_started_again_and_pages_go_on
+    start
+    _, sheets = session
+    Process.kill(:KILL, postmaster)
+    eventually { say(sheets.first, "server after-the-fall") == "200" }
+    assert_includes get_raw(sheets.first).body, "after-the-fall"
+  end
+
+  def say(sheet, words)
+    request = Net::HTTP::Post.new("#{sheet}/statements", "Cookie" => @cookie, "HX-Request" => "true")
+    request.set_form_data("token" => @token, "statements" => words)
+    Net::HTTP.start("127.0.0.1", @port) { |http| http.request(request) }.code
+  end
+
+  def test_a_folder_is_served_once
+    start("--empty")
+    other = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+    _, err, status = Open3.capture3(@environment.merge("PORT" => other.to_s), BASALT, "start")
+    assert_equal 2, status.exitstatus
+    assert_match(%r{serves #{Regexp.escape(@home)} already at http://127\.0\.0\.1:#{@port}/}, err)
+    assert_equal "200", get("/projects").code
+  end
+
+  # The sample is brought in whole or not at all.
+  def test_a_first_start_that_was_broken_off_leaves_no_half_of_the_sample
+    @out = IO.popen([@environment, BASALT, "start", { err: %i[child out] }])
+    @process = @out.pid
+    eventually { File.exist?(File.join(@home, "postgres/data/postmaster.pid")) }
+    stop("INT")
+    start
+    assert_includes get.body, "Greyholm plant network"
+  end
+
   def test_it_starts_empty
     start("--empty")
     assert_includes get.body, "There is no project yet"
