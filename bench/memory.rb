@@ -81,7 +81,7 @@ class MemoryBench
     intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: Store::Project.open("Memory inventory").id, content: "x", file_name: "things.csv",
                                    mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
     intake.define_singleton_method(:table) { table }
-    Web::IntakeWork.run(intake, "Inventory", "bench")
+    Web::Families::Network::InventoryWork.run(intake, "Inventory", "bench")
     say "an inventory of #{ELEMENTS} rows brought in"
   end
 end

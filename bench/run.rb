@@ -138,7 +138,7 @@ class Bench
     project = Store::Project.open("Bench inventory")
     intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.id, content: "x", file_name: "things.csv", mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
     intake.define_singleton_method(:table) { table }
-    report("CSV of #{ROWS} rows, whole", ROWS, times(1) { Web::IntakeWork.run(intake, "Inventory", "bench") })
+    report("CSV of #{ROWS} rows, whole", ROWS, times(1) { Web::Families::Network::InventoryWork.run(intake, "Inventory", "bench") })
     abort intake.result.inspect unless intake.state == "done"
   end
 

@@ -14,4 +14,7 @@ module Basalt
 
   # Every mistake that a person can mend. +message+ is written for that person.
   class Mistake < StandardError; end
+
+  # A file that is not what it should be; +message+ says why.
+  class Unreadable < Mistake; end
 end

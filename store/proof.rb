@@ -14,7 +14,7 @@ module Store
       def passed? = message.nil?
     end
 
-    # @param statements [Array<Basalt::Data::Physical::Script::Statement>]
+    # @param statements [Array<#sql, #element_id, #part_id>]
     # @return [Outcome]
     # @raise [Basalt::Mistake] where the server does not give a scratch database
     def self.of(statements) = new.run(statements)

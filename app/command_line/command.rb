@@ -5,6 +5,9 @@ require "optparse"
 module CommandLine
   # What all commands share: options, and reading files.
   class Command
+    # Beyond every id that reading a file gives.
+    FIRST = 1_000_000_000
+
     def initialize(arguments, out:, err:)
       @out = out
       @err = err

@@ -15,7 +15,7 @@ module CommandLine
       ActiveRecord::Base.transaction do
         Store::Project.open("Tarnwater").tap do |project|
           Store::Repository.new(project.id, said_by: "sample").commit(draft.effect, said: "brought in the sample")
-          words(project, draft)
+          Web::Extensions.gather(:samples).each { |sample| sample.fill(project, draft, FOLDER) }
         end
       end
     end
@@ -26,11 +26,6 @@ module CommandLine
       Basalt::Statements::Document.new(text).into(draft)
       draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true) }
       draft
-    end
-
-    # What the sources say stands in files of their names.
-    def words(project, set)
-      set.of_kind("source").each { |source| Store::SourceText.keep(project.id, source.id, 1, File.read(File.join(FOLDER, "sources", "#{source.name}.md")), "sample") }
     end
   end
 end

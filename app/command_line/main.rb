@@ -4,8 +4,7 @@ module CommandLine
   # Finds the command that was asked for and runs it.
   module Main
     COMMANDS = { "start" => "Start", "check" => "Check", "read" => "Read", "draw" => "Draw", "import" => "Import", "convert" => "Convert",
-                 "derive" => "Derive", "sql" => "Sql",
-                 "coverage" => "Coverage", "context" => "Context" }.freeze
+                 "routes" => "RouteList" }.freeze
 
     module_function
 
@@ -13,9 +12,9 @@ module CommandLine
     def run(arguments, out: $stdout, err: $stderr)
       name, *rest = arguments
       return help(out) if name.nil? || %w[--help -h help].include?(name)
-      return unknown(name, err) unless COMMANDS.key?(name)
 
-      CommandLine.const_get(COMMANDS[name]).new(rest, out:, err:).run
+      command = command(name) or return unknown(name, err)
+      command.new(rest, out:, err:).run
     rescue OptionParser::ParseError => e
       err.puts "basalt #{name}: #{e.message}", "See bin/basalt #{name} --help"
       2
@@ -24,10 +23,14 @@ module CommandLine
       2
     end
 
+    # Those of the families come behind the application's own.
+    def names = COMMANDS.keys + Web::Extensions.commands.keys
+    def command(name) = COMMANDS.key?(name) ? CommandLine.const_get(COMMANDS[name]) : Web::Extensions.commands[name]
+
     def help(out)
       out.puts "Usage: bin/basalt COMMAND", ""
-      COMMANDS.each_value do |name|
-        command = CommandLine.const_get(name)
+      names.each do |name|
+        command = command(name)
         out.puts "  #{command::USAGE}", "      #{command::SUMMARY}"
       end
       out.puts "", "  bin/basalt COMMAND --help tells more."
@@ -35,7 +38,7 @@ module CommandLine
     end
 
     def unknown(name, err)
-      err.puts "There is no command “#{Basalt::Model::Names.short(name)}”.", "Commands: #{COMMANDS.keys.join(', ')}"
+      err.puts "There is no command “#{Basalt::Model::Names.short(name)}”.", "Commands: #{names.join(', ')}"
       2
     end
   end

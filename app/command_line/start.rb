@@ -23,12 +23,13 @@ module CommandLine
       home.serve_alone("http://127.0.0.1:#{port}/")
       cluster = Cluster.new(home) unless ENV["DATABASE_URL"]
       open_database(cluster ? cluster.start : ENV.fetch("DATABASE_URL"), own: !cluster.nil?)
-      Watch.new(cluster, err).begin if cluster
+      watch = Watch.new(cluster, err).tap(&:begin) if cluster
       serve(home)
       0
     rescue SignalException
       130
     ensure
+      watch&.end
       cluster&.stop
     end
 
@@ -49,7 +50,7 @@ module CommandLine
     def open_database(url, own:)
       Store::Database.connect(url, own:)
       Store::Database.migrate
-      Web::IntakeWork.settle_interrupted
+      Web::Extensions.gather(:settling).each(&:settle_interrupted)
       Demo.load unless options[:empty] || Store::Project.any?
     rescue ActiveRecord::ConnectionNotEstablished, ActiveRecord::NoDatabaseError => e
       raise Basalt::Mistake, "The database cannot be reached: #{e.message.lines.first.strip}"

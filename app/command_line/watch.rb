@@ -13,9 +13,14 @@ module CommandLine
       @err = err
     end
 
-    # @return [Thread] that goes on as long as the process
+    # Looks from now on.
     def begin
-      Thread.new { loop { sleep(EVERY).then { look } } }
+      @thread = Thread.new { loop { sleep(EVERY).then { look } } }
+    end
+
+    # Looks no more: whoever stops the server means it.
+    def end
+      @thread&.kill&.join
     end
 
     # Starts the server again when it is gone.

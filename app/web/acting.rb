@@ -7,24 +7,32 @@ module Web
     FAR = 1_000_000
     MANY = 10_000
 
-    # @param said [#call] gets the draft, answers the act in words
+    # What came of an act on a sheet: +made+ is what the handler answered, +marked+ what errors were about before.
+    Acted = Struct.new(:sheet, :outcome, :made, :marked)
+
+    # @param said [String, #call] gets the draft and what the block made, answers the act in words
     # @yieldparam draft [Basalt::Change::Draft]
     # @yieldparam sheet [Basalt::Model::Sheet]
+    # @yieldreturn [Object] what was made, a Fresh where the page is to select it
     def on_sheet(said, &change)
       at_desk { |desk| perform(desk, said, &change) }
     end
 
-    def perform(desk, said)
+    def perform(desk, said, &)
+      acted = act_on(desk, said, &)
+      answer(desk, acted, message: acted.outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
+    end
+
+    # @return [Acted]
+    def act_on(desk, said, **options)
       sheet = sheet(desk)
-      note_marks(desk)
-      trial = nil
-      words = nil
-      outcome = desk.act(said: -> { words || said }, by: person, sheet_id: sheet.id) do |draft|
-        trial = draft
-        yield draft, sheet
-        words = said.respond_to?(:call) ? said.call(trial) : said
+      marked = marked(desk)
+      made = words = nil
+      outcome = desk.act(said: -> { words }, by: person, sheet_id: sheet.id, **options) do |draft|
+        made = yield draft, sheet
+        words = said.respond_to?(:call) ? said.call(*[draft, made].first(said.arity)) : said
       end
-      answer(desk, sheet, outcome, message: outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
+      Acted.new(sheet, outcome, made, marked)
     end
 
     # Who opened a sheet, and when, as a person's own are signed.

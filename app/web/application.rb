@@ -5,7 +5,7 @@ require "rack/protection"
 
 module Web
   # The pages: projects, sheets and what is done on them. No route edits a record; every
-  # change goes through the project's desk.
+  # change goes through the project's session.
   class Application < Sinatra::Base
     set :root, File.join(APPLICATION_ROOT, "app/web")
     set :views, File.join(APPLICATION_ROOT, "app/web/views")
@@ -32,30 +32,26 @@ module Web
     end
 
     use Rack::Protection::AuthenticityToken, authenticity_param: "token"
-    helpers Escaping, Paths, Opening, Rendering
+    helpers Escaping, Paths, Opening, Acting, Rendering
 
     before do
       headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "X-Content-Type-Options" => "nosniff"
     end
 
-    register ProjectListRoutes
-    register ProjectRoutes
-    register SheetListRoutes
-    register SheetRoutes
-    register EditRoutes
-    register DrawingRoutes
-    register SelectionRoutes
-    register PartRoutes
-    register RegisterRoutes
-    register FindingRoutes
-    register ReadingRoutes
-    register JournalRoutes
-    register ImageRoutes
-    register IntakeRoutes
-    register DataRoutes
-    register SourceRoutes
-    register BriefRoutes
-    register ProcessRoutes
+    # Whoever may not do what a route needs is told so, whichever it is.
+    def self.serve(route)
+      public_send(route.verb.downcase, route.path) do
+        halt refuse("You may look at this and not alter it.", 403) unless may?(route.needs)
+        instance_exec(&route.handler)
+      end
+    end
+
+    RouteTable.modules.each { |routes| register routes }
+
+    # Templates are the application's own, and those of the families.
+    def find_template(_views, name, engine, &)
+      [settings.views, *Extensions.views].each { |folder| super(folder, name, engine, &) }
+    end
 
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }
     error(Sinatra::BadRequest) { refuse("This request cannot be read.", 400) }

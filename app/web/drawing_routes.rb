@@ -4,61 +4,51 @@ module Web
   # What is done with the pointer, or the keys that stand for it: placing, connecting, joining
   # elsewhere, bending, sizing.
   module DrawingRoutes
+    extend Routing
+
     SHEET = EditRoutes::SHEET
 
-    def self.registered(app)
-      app.helpers(Drawing)
-      placing(app)
-      lines(app)
-      arranging(app)
+    helped_by :Drawing
+
+    post "#{SHEET}/placed", needs: :edit, answers: :pieces, makes: "Add, Show, Arrange" do
+      on_sheet(->(draft, made) { "placed #{draft.element(made.ids.first).name}" }) { |draft, sheet| Fresh.new(nil, [Drawing.place(draft, sheet, params)]) }
     end
 
-    def self.placing(app)
-      app.post("#{SHEET}/placed") do
-        on_sheet(->(draft) { "placed #{draft.element(@fresh).name}" }) { |draft, sheet| @fresh = Drawing.place(draft, sheet, params) }
-      end
+    post "#{SHEET}/connected", needs: :edit, answers: :pieces, makes: "Join" do
+      at_desk do |desk|
+        one, other = [params[:from], params[:to]].map { |end_id| element(desk.set, end_id).id }
+        kinds = Basalt::Change::Join.possible(desk.set, one, other, sheet(desk).notation.lines)
+        next offer_kinds(desk, one, other, kinds) if kinds.length > 1 && params[:join].nil?
 
-      app.post("#{SHEET}/connected") do
-        at_desk do |desk|
-          one, other = [params[:from], params[:to]].map { |end_id| element(desk, end_id).id }
-          kinds = Basalt::Change::Join.possible(desk.set, one, other, sheet(desk).notation.lines)
-          next offer_kinds(desk, one, other, kinds) if kinds.length > 1 && params[:join].nil?
-
-          perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on|
-            @fresh = Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id])
-          }
-        end
+        perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on|
+          Fresh.new(nil, [Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id])])
+        }
       end
     end
 
-    def self.lines(app)
-      app.post("#{SHEET}/rejoined/:element_id") do
-        on_sheet(->(draft) { "joined #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
-          line = element(@desk, params[:element_id])
-          role = line.ends.map(&:role).values_at(0, -1)[params[:end].to_i.clamp(0, 1)]
-          draft.apply(Basalt::Change::Rejoin.new(id: line.id, role:, target_id: id(params[:to])))
-        end
-      end
-
-      app.post("#{SHEET}/bent/:element_id") do
-        on_sheet(->(draft) { "#{params[:points].to_s.empty? ? 'released' : 'drew'} the way of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
-          Drawing.bend(draft, sheet, element(@desk, params[:element_id]), params[:points].to_s)
-        end
+    post "#{SHEET}/rejoined/:element_id", needs: :edit, answers: :pieces, makes: "Rejoin" do
+      on_sheet(->(draft) { "joined #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
+        line = element(draft, params[:element_id])
+        role = line.ends.map(&:role).values_at(0, -1)[params[:end].to_i.clamp(0, 1)]
+        draft.apply(Basalt::Change::Rejoin.new(id: line.id, role:, target_id: id(params[:to])))
       end
     end
 
-    def self.arranging(app)
-      app.post("#{SHEET}/sized/:element_id") do
-        on_sheet(->(draft) { "sized #{draft.element(params[:element_id]).name}" }) do |draft, sheet|
-          Drawing.size(draft, sheet, element(@desk, params[:element_id]), *Acting.numbers(params, "w", "h"))
-        end
+    post "#{SHEET}/bent/:element_id", needs: :edit, answers: :pieces, makes: "Arrange" do
+      on_sheet(->(draft) { "#{params[:points].to_s.empty? ? 'released' : 'drew'} the way of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
+        Drawing.bend(draft, sheet, element(draft, params[:element_id]), params[:points].to_s)
       end
+    end
 
-      app.post("#{SHEET}/arranged") do
-        on_sheet(->(draft) { "put #{Acting.titles(draft, @ids)} in line: #{params[:how]}" }) do |draft, sheet|
-          @ids = Acting.chosen(draft, params)
-          Drawing.arrange(draft, sheet, @ids, params[:how].to_s)
-        end
+    post "#{SHEET}/sized/:element_id", needs: :edit, answers: :pieces, makes: "Arrange" do
+      on_sheet(->(draft) { "sized #{draft.element(params[:element_id]).name}" }) do |draft, sheet|
+        Drawing.size(draft, sheet, element(draft, params[:element_id]), *Acting.numbers(params, "w", "h"))
+      end
+    end
+
+    post "#{SHEET}/arranged", needs: :edit, answers: :pieces, makes: "Arrange" do
+      on_sheet(->(draft, ids) { "put #{Acting.titles(draft, ids)} in line: #{params[:how]}" }) do |draft, sheet|
+        Acting.chosen(draft, params).tap { |ids| Drawing.arrange(draft, sheet, ids, params[:how].to_s) }
       end
     end
 

@@ -3,56 +3,54 @@
 module Web
   # Images that are put on sheets, and symbols of a person's own.
   module ImageRoutes
+    extend Routing
+
     SHEET = EditRoutes::SHEET
     LONGEST = 320.0
 
-    def self.registered(app)
-      app.helpers(Keeping)
+    helped_by :Keeping
 
-      app.post("#{SHEET}/images") do
-        file = params[:file]
-        raise Basalt::Mistake, "Choose an image first" unless file.is_a?(Hash) && file[:tempfile]
+    post "#{SHEET}/images", needs: :edit, answers: :pieces, makes: "Add, Show, Arrange" do
+      file = params[:file]
+      raise Basalt::Mistake, "Choose an image first" unless file.is_a?(Hash) && file[:tempfile]
 
-        safe = Drawings::SafeImage.new(file[:tempfile].read(Drawings::SafeImage::LIMIT + 1).to_s)
-        name = File.basename(Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 80), ".*").then { |base| base.strip.empty? ? "picture" : base }
-        project = Store::Project.find(id(params[:project_id]))
-        image = Store::Image.create!(id: SecureRandom.uuid, project_id: project.id, name:, type: safe.type, width: safe.width, height: safe.height, content: safe.content)
-        kept_with([image]) { on_sheet(->(_) { "put the image #{name} on the sheet" }) { |draft, sheet| @fresh = ImageRoutes.show(draft, sheet, image) } }
-      end
+      safe = Drawings::SafeImage.new(file[:tempfile].read(Drawings::SafeImage::LIMIT + 1).to_s)
+      name = File.basename(Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 80), ".*").then { |base| base.strip.empty? ? "picture" : base }
+      project = Store::Project.find(id(params[:project_id]))
+      image = Store::Image.create!(id: SecureRandom.uuid, project_id: project.id, name:, type: safe.type, width: safe.width, height: safe.height, content: safe.content)
+      kept_with([image]) { on_sheet(->(_) { "put the image #{name} on the sheet" }) { |draft, sheet| Fresh.new(nil, [ImageRoutes.show(draft, sheet, image)]) } }
+    end
 
-      symbols(app)
+    get "/projects/:project_id/images/:image_id", needs: :see, answers: :file do
+      image = Store::Image.find_by(project_id: id(params[:project_id]), id: id(params[:image_id])) or raise ActiveRecord::RecordNotFound, "no such image"
+      headers "Content-Security-Policy" => "default-src 'none'; style-src 'unsafe-inline'; sandbox"
+      cache_control :private, max_age: 86_400
+      content_type image.type
+      image.content
+    end
 
-      app.get("/projects/:project_id/images/:image_id") do
-        image = Store::Image.find_by(project_id: id(params[:project_id]), id: id(params[:image_id])) or raise ActiveRecord::RecordNotFound, "no such image"
-        headers "Content-Security-Policy" => "default-src 'none'; style-src 'unsafe-inline'; sandbox"
-        cache_control :private, max_age: 86_400
-        content_type image.type
-        image.content
+    post "#{SHEET}/symbols", needs: :edit, answers: :pieces, makes: "Add, Set" do
+      file = params[:file]
+      raise Basalt::Mistake, "Choose a zip file first" unless file.is_a?(Hash) && file[:tempfile]
+
+      brought = Drawings::SymbolSet.new(file[:tempfile])
+      project_id = Store::Project.find(id(params[:project_id])).id
+      images = brought.images.to_h { |name, image| [name, Store::Image.create!(id: SecureRandom.uuid, project_id:, name:, type: image.type, width: image.width, height: image.height, content: image.content)] }
+      at_desk do |desk|
+        done = kept_with(images.values) do
+          perform(desk, "brought in #{Basalt::English.count(images.length, 'symbol')}") { |draft, _| images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) } }
+        end
+        done + part("#facts", view(:sheet_facts, desk:, sheet: sheet(desk))) + part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
       end
     end
 
-    def self.symbols(app)
-      app.post("#{SHEET}/symbols") do
-        file = params[:file]
-        raise Basalt::Mistake, "Choose a zip file first" unless file.is_a?(Hash) && file[:tempfile]
+    post "#{SHEET}/symbol/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
+      on_sheet(->(draft) { "chose a symbol for #{params[:every] ? "every #{draft.element(params[:element_id]).noun}" : draft.element(params[:element_id]).name}" }) do |draft, _|
+        thing = element(draft, params[:element_id])
+        symbol = params[:symbol].to_s.empty? ? nil : element(draft, params[:symbol])
+        raise Basalt::Mistake, "#{symbol.name} is no symbol" if symbol && symbol.kind != Basalt::Drawing::Symbols::KIND
 
-        brought = Drawings::SymbolSet.new(file[:tempfile])
-        project_id = Store::Project.find(id(params[:project_id])).id
-        images = brought.images.to_h { |name, image| [name, Store::Image.create!(id: SecureRandom.uuid, project_id:, name:, type: image.type, width: image.width, height: image.height, content: image.content)] }
-        done = kept_with(images.values) do
-          on_sheet(->(_) { "brought in #{Basalt::English.count(images.length, 'symbol')}" }) { |draft, _| images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) } }
-        end
-        done + part("#facts", view(:sheet_facts, desk: @desk, sheet: sheet(@desk))) + part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
-      end
-
-      app.post("#{SHEET}/symbol/:element_id") do
-        on_sheet(->(draft) { "chose a symbol for #{params[:every] ? "every #{draft.element(params[:element_id]).noun}" : draft.element(params[:element_id]).name}" }) do |draft, _|
-          thing = element(@desk, params[:element_id])
-          symbol = params[:symbol].to_s.empty? ? nil : element(@desk, params[:symbol])
-          raise Basalt::Mistake, "#{symbol.name} is no symbol" if symbol && symbol.kind != Basalt::Drawing::Symbols::KIND
-
-          draft.apply(params[:every] ? Basalt::Drawing::Symbols.standing(draft, thing.noun, symbol&.id) : Basalt::Drawing::Symbols.giving(draft, thing, symbol&.id))
-        end
+        draft.apply(params[:every] ? Basalt::Drawing::Symbols.standing(draft, thing.noun, symbol&.id) : Basalt::Drawing::Symbols.giving(draft, thing, symbol&.id))
       end
     end
 
@@ -61,7 +59,7 @@ module Web
       def kept_with(images)
         yield
       ensure
-        Store::Image.where(id: images.map(&:id)).delete_all unless @asked&.kept
+        Store::Image.where(id: images.map(&:id)).delete_all unless asked.kept
       end
     end
 

@@ -5,8 +5,11 @@ module Web
   module Opening
     ID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
 
-    # Until there are accounts, everybody is the analyst.
+    # Until there are accounts, everybody is the analyst, and everything is theirs.
     def person = "analyst"
+
+    # @param need [Symbol] one of Route::NEEDS
+    def may?(need) = Route::NEEDS.include?(need)
 
     def id(value)
       value.to_s.match?(ID) ? value : raise(ActiveRecord::RecordNotFound, "no such id")
@@ -14,9 +17,7 @@ module Web
 
     # @yieldparam desk [Store::ProjectSession]
     def at_desk
-      @asked = Store::Request.new(act_id)
-      Store::ProjectSession.for(id(params[:project_id])).open(request: @asked) do |desk|
-        @desk = desk
+      Store::ProjectSession.for(id(params[:project_id])).open(request: asked) do |desk|
         once(desk) { yield(desk) }
       end
     end
@@ -28,6 +29,9 @@ module Web
     rescue Store::Repository::Repeated
       answer_again(desk, Store::JournalEntry.asked_for(desk.project_id, act_id))
     end
+
+    # @return [Store::Request] what the page asks for
+    def asked = request.env["basalt.asked"] ||= Store::Request.new(act_id)
 
     # @return [String, nil] the page's own id for what it asks for
     def act_id
@@ -43,22 +47,25 @@ module Web
     # An act may come too late for what it is about; a page of what is not there is not found.
     #
     # @return [Basalt::Model::Element]
-    def element(desk, value)
-      desk.set.element(id(value)) or raise request.post? ? Basalt::Change::Conflict : ActiveRecord::RecordNotFound, "It is no longer there"
+    def element(set, value)
+      set.element(id(value)) or raise request.post? ? Basalt::Change::Conflict : ActiveRecord::RecordNotFound, "It is no longer there"
     end
 
     # What went wrong after something was kept is no reason to say that nothing was.
     def failed(message)
-      refuse(@asked&.kept ? "It was kept, but could not be shown. Load the page again to see it." : message, 500)
+      refuse(asked.kept ? "It was kept, but could not be shown. Load the page again to see it." : message, 500)
     end
 
     def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
 
+    # Lines that would declare what a statement spoke of and nobody knows.
+    def missing_lines = request.env["sinatra.error"].then { |error| error.is_a?(Undeclared) ? error.lines : [] }
+
     # An error beside what caused it, or as a page of its own.
     def refuse(message, status_code)
       status status_code
-      headers "X-Kept" => "yes" if @asked&.kept
-      return body(part("#answer", view(:refused, message:, lines: @missing_declarations || []))) if htmx?
+      headers "X-Kept" => "yes" if asked.kept
+      return body(part("#answer", view(:refused, message:, lines: missing_lines))) if htmx?
 
       content_type :html
       body erb(:refusal, locals: { message:, status_code: }, layout: :layout)

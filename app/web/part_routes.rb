@@ -3,48 +3,48 @@
 module Web
   # Rows of things edited where they stand: each is a line of text in its notation.
   module PartRoutes
+    extend Routing
+
     SHEET = EditRoutes::SHEET
 
-    def self.registered(app)
-      app.helpers(Parts)
+    helped_by :Parts
 
-      app.get("#{SHEET}/part/:element_id") do
-        at_desk do |desk|
-          sheet(desk) && element(desk, params[:element_id])
-          part, owner = part_and_owner(desk.set)
-          content_type :json
-          JSON.generate({ text: Basalt::Statements::PartLine.new(desk.set, sheet(desk).id, owner).of(part) })
-        end
+    get "#{SHEET}/part/:element_id", needs: :see, answers: :json do
+      at_desk do |desk|
+        sheet(desk) && element(desk.set, params[:element_id])
+        part, owner = part_and_owner(desk.set)
+        content_type :json
+        JSON.generate({ text: Basalt::Statements::PartLine.new(desk.set, sheet(desk).id, owner).of(part) })
       end
+    end
 
-      # Whether a line would be understood, and from which letter on not.
-      app.get("#{SHEET}/part-check/:element_id") do
-        at_desk do |desk|
-          at, reason = Basalt::Statements::PartLine.new(desk.set, sheet(desk).id, element(desk, params[:element_id])).wrong(params[:text].to_s)
-          content_type :json
-          JSON.generate({ at:, reason: })
-        end
+    # Whether a line would be understood, and from which letter on not.
+    get "#{SHEET}/part-check/:element_id", needs: :see, answers: :json do
+      at_desk do |desk|
+        at, reason = Basalt::Statements::PartLine.new(desk.set, sheet(desk).id, element(desk.set, params[:element_id])).wrong(params[:text].to_s)
+        content_type :json
+        JSON.generate({ at:, reason: })
       end
+    end
 
-      app.post("#{SHEET}/part/:element_id") do
-        on_sheet(->(draft) { "set #{draft.element(params[:element_id])&.name || 'a row'}" }) do |draft, sheet|
-          part, owner = part_and_owner(draft)
-          Basalt::Statements::PartLine.new(@desk.set, sheet.id, owner).put(draft, part, params[:text].to_s)
-        end
+    post "#{SHEET}/part/:element_id", needs: :edit, answers: :pieces, makes: "whatever the line says" do
+      on_sheet(->(draft) { "set #{draft.element(params[:element_id])&.name || 'a row'}" }) do |draft, sheet|
+        part, owner = part_and_owner(draft)
+        Basalt::Statements::PartLine.new(draft, sheet.id, owner).put(draft, part, params[:text].to_s)
       end
+    end
 
-      app.post("#{SHEET}/parts/:element_id") do
-        on_sheet(->(draft) { "added to #{draft.element(params[:element_id]).name}" }) do |draft, sheet|
-          Basalt::Statements::PartLine.new(@desk.set, sheet.id, element(@desk, params[:element_id])).put(draft, nil, params[:text].to_s)
-        end
+    post "#{SHEET}/parts/:element_id", needs: :edit, answers: :pieces, makes: "whatever the line says" do
+      on_sheet(->(draft) { "added to #{draft.element(params[:element_id]).name}" }) do |draft, sheet|
+        Basalt::Statements::PartLine.new(draft, sheet.id, element(draft, params[:element_id])).put(draft, nil, params[:text].to_s)
       end
+    end
 
-      app.post("#{SHEET}/part-placed/:element_id") do
-        on_sheet(->(draft) { "moved #{draft.element(params[:element_id]).name}" }) do |draft, _|
-          part, = part_and_owner(draft)
-          owner = element(@desk, params[:owner])
-          draft.apply(Basalt::Change::PlacePart.new(id: part.id, owner_id: owner.id, before_id: params[:before].to_s))
-        end
+    post "#{SHEET}/part-placed/:element_id", needs: :edit, answers: :pieces, makes: "PlacePart" do
+      on_sheet(->(draft) { "moved #{draft.element(params[:element_id]).name}" }) do |draft, _|
+        part, = part_and_owner(draft)
+        owner = element(draft, params[:owner])
+        draft.apply(Basalt::Change::PlacePart.new(id: part.id, owner_id: owner.id, before_id: params[:before].to_s))
       end
     end
 

@@ -3,48 +3,48 @@
 module Web
   # The projects: opened, renamed, duplicated, put away and brought back, removed for good.
   module ProjectListRoutes
+    extend Routing
+
     PROJECT = "/projects/:project_id"
     # A project as the list tells of it.
     Told = Basalt::Value.of(:id, :name, :sheets, :findings, :said_by, :at, :put_away)
 
-    def self.registered(app)
-      app.helpers(List)
+    helped_by :List
 
-      app.get("/") do
-        projects = told_projects.reject(&:put_away)
-        projects.one? ? redirect(project_path(projects.first.id)) : erb(:projects, locals: { projects: told_projects })
-      end
+    get "/", needs: :see, answers: :page do
+      projects = told_projects.reject(&:put_away)
+      projects.one? ? redirect(project_path(projects.first.id)) : erb(:projects, locals: { projects: told_projects })
+    end
 
-      app.get("/projects") { erb(:projects, locals: { projects: told_projects }) }
-      app.post("/projects") { redirect project_path(Store::Project.open(params[:name]).id) }
+    get("/projects", needs: :see, answers: :page) { erb(:projects, locals: { projects: told_projects }) }
+    post("/projects", needs: :edit, answers: :redirect, makes: "a project") { redirect project_path(Store::Project.open(params[:name]).id) }
 
-      app.post("#{PROJECT}/renamed") do
-        Store::Project.find(id(params[:project_id])).rename(Basalt::Model::Names.clean(params[:name]))
+    post "#{PROJECT}/renamed", needs: :edit, answers: :redirect, makes: "another name of the project" do
+      Store::Project.find(id(params[:project_id])).rename(Basalt::Model::Names.clean(params[:name]))
+      redirect "/projects"
+    end
+
+    post "#{PROJECT}/copied", needs: :edit, answers: :redirect, makes: "a project" do
+      project = Store::Project.find(id(params[:project_id]))
+      copy = Store::Archive.read(Store::Archive.write(project.id)) { |bytes| Drawings::SafeImage.new(bytes) }
+      copy.update!(name: Basalt::Model::Names.short("#{project.name} (copy)", 190))
+      redirect "/projects"
+    end
+
+    { "put-away" => true, "brought-back" => false }.each do |path, away|
+      post "#{PROJECT}/#{path}", needs: :edit, answers: :redirect, makes: "a mark of the project" do
+        Store::Project.find(id(params[:project_id])).update!(put_away_at: away ? Time.now.utc : nil)
         redirect "/projects"
       end
+    end
 
-      app.post("#{PROJECT}/copied") do
-        project = Store::Project.find(id(params[:project_id]))
-        copy = Store::Archive.read(Store::Archive.write(project.id)) { |bytes| Drawings::SafeImage.new(bytes) }
-        copy.update!(name: Basalt::Model::Names.short("#{project.name} (copy)", 190))
-        redirect "/projects"
-      end
+    # For good: whoever does it writes the name.
+    post "#{PROJECT}/removed-for-good", needs: :own, answers: :redirect, makes: "nothing is left of the project" do
+      project = Store::Project.find(id(params[:project_id]))
+      raise Basalt::Mistake, "The project is removed for good when its name “#{project.name}” is written as it is" unless params[:name].to_s.strip == project.name
 
-      { "put-away" => true, "brought-back" => false }.each do |path, away|
-        app.post("#{PROJECT}/#{path}") do
-          Store::Project.find(id(params[:project_id])).update!(put_away_at: away ? Time.now.utc : nil)
-          redirect "/projects"
-        end
-      end
-
-      # For good: whoever does it writes the name.
-      app.post("#{PROJECT}/removed-for-good") do
-        project = Store::Project.find(id(params[:project_id]))
-        raise Basalt::Mistake, "The project is removed for good when its name “#{project.name}” is written as it is" unless params[:name].to_s.strip == project.name
-
-        project.remove
-        redirect "/projects"
-      end
+      project.remove
+      redirect "/projects"
     end
 
     # What the list shows.

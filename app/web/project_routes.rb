@@ -3,70 +3,70 @@
 module Web
   # Projects, and the drawing register of each.
   module ProjectRoutes
+    extend Routing
+
     BANDS = Basalt::Model::Sheet::BANDS
     FOUND = 40
 
-    def self.registered(app)
-      app.get("/drawing.css") do
-        content_type :css
-        cache_control :public, max_age: 3600
-        # Declared before the page's own layers, whose marks of selection win.
-        "@layer drawing{#{Basalt::Drawing::Pens.stylesheet}}"
-      end
-
-      # What forms carry so that they come from a page of Basalt's; a session that ran out gets it anew here.
-      app.get("/session") do
-        content_type :json
-        cache_control :no_store
-        JSON.generate({ token: })
-      end
-
-      app.get("/projects/:project_id") do
-        at_desk do |desk|
-          note_findings(desk)
-          erb(:project, locals: { desk:, found: nil, asked: nil, last: last_acts(desk) })
-        end
-      end
-
-      app.get("/projects/:project_id/search") do
-        at_desk do |desk|
-          found = search(desk.set, params[:q].to_s)
-          htmx? ? view(:found, desk:, found:, asked: params[:q]) : erb(:project, locals: { desk:, found:, asked: params[:q], last: last_acts(desk) })
-        end
-      end
-
-      app.post("/projects/:project_id/sheets") do
-        at_desk do |desk|
-          change = Basalt::Change::AddSheet.new(name: params[:name], notation: params[:notation].to_s, drawn_by: person, dated: Date.today.iso8601)
-          desk.act(said: "opened the sheet #{params[:name]}", by: person) { |draft| draft.apply(change) }
-          redirect project_path(desk.project_id, "sheets/#{desk.set.sheets.by(:name, Basalt::Model::Names.clean(params[:name])).first.id}")
-        end
-      end
-
-      app.get("/projects/:project_id/project.json") do
-        project = Store::Project.find(id(params[:project_id]))
-        content_type :json
-        attachment "#{project.name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.json"
-        Store::Archive.write(project.id)
-      end
-
-      app.post("/projects/documents") do
-        file = params[:file]
-        raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
-        raise Basalt::Mistake, "The file is larger than #{Basalt::Formats::ProjectDocument::LIMIT / 1_000_000} MB" if file[:tempfile].size > Basalt::Formats::ProjectDocument::LIMIT
-
-        redirect project_path(Store::Archive.read(file[:tempfile].read) { |bytes| Drawings::SafeImage.new(bytes) }.id)
-      end
-
-      %w[undo redo].each do |turn|
-        app.post("/projects/:project_id/#{turn}") do
-          at_desk { |desk| desk.public_send(turn, by: person) }
-          redirect project_path(params[:project_id])
-        end
-      end
-
-      app.helpers(Searching)
+    get "/drawing.css", needs: :see, answers: :file do
+      content_type :css
+      cache_control :public, max_age: 3600
+      # Declared before the page's own layers, whose marks of selection win.
+      "@layer drawing{#{Basalt::Drawing::Pens.stylesheet}}"
     end
+
+    # What forms carry so that they come from a page of Basalt's; a session that ran out gets it anew here.
+    get "/session", needs: :see, answers: :json do
+      content_type :json
+      cache_control :no_store
+      JSON.generate({ token: })
+    end
+
+    get "/projects/:project_id", needs: :see, answers: :page do
+      at_desk do |desk|
+        note_findings(desk)
+        erb(:project, locals: { desk:, found: nil, asked: nil, last: last_acts(desk) })
+      end
+    end
+
+    get "/projects/:project_id/search", needs: :see, answers: :page do
+      at_desk do |desk|
+        found = search(desk.set, params[:q].to_s)
+        htmx? ? view(:found, desk:, found:, asked: params[:q]) : erb(:project, locals: { desk:, found:, asked: params[:q], last: last_acts(desk) })
+      end
+    end
+
+    post "/projects/:project_id/sheets", needs: :edit, answers: :redirect, makes: "AddSheet" do
+      at_desk do |desk|
+        change = Basalt::Change::AddSheet.new(name: params[:name], notation: params[:notation].to_s, drawn_by: person, dated: Date.today.iso8601)
+        desk.act(said: "opened the sheet #{params[:name]}", by: person) { |draft| draft.apply(change) }
+        redirect project_path(desk.project_id, "sheets/#{desk.set.sheets.by(:name, Basalt::Model::Names.clean(params[:name])).first.id}")
+      end
+    end
+
+    get "/projects/:project_id/project.json", needs: :see, answers: :file do
+      project = Store::Project.find(id(params[:project_id]))
+      content_type :json
+      attachment "#{project.name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.json"
+      Store::Archive.write(project.id)
+    end
+
+    post "/projects/documents", needs: :edit, answers: :redirect, makes: "a project" do
+      file = params[:file]
+      raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
+      raise Basalt::Mistake, "The file is larger than #{Basalt::Formats::ProjectDocument::LIMIT / 1_000_000} MB" if file[:tempfile].size > Basalt::Formats::ProjectDocument::LIMIT
+
+      redirect project_path(Store::Archive.read(file[:tempfile].read) { |bytes| Drawings::SafeImage.new(bytes) }.id)
+    end
+
+    %w[undo redo].each do |turn|
+      post "/projects/:project_id/#{turn}", needs: :edit, answers: :redirect, makes: "Revert" do
+        at_desk { |desk| desk.public_send(turn, by: person) }
+        redirect project_path(params[:project_id])
+      end
+    end
+
+    helped_by :Searching
 
     # Finding things, sheets and addresses by what is typed.
     module Searching

@@ -3,26 +3,26 @@
 module Web
   # The reading, edited as text.
   module ReadingRoutes
+    extend Routing
+
     SHEET = EditRoutes::SHEET
     LIMIT = 2_000_000
 
-    def self.registered(app)
-      app.post("#{SHEET}/reading") do
-        at_desk do |desk|
-          raise Basalt::Mistake, "The text is larger than 2 MB" if params[:text].to_s.length > LIMIT
+    post "#{SHEET}/reading", needs: :edit, answers: :pieces, makes: "whatever the sentences say" do
+      at_desk do |desk|
+        raise Basalt::Mistake, "The text is larger than 2 MB" if params[:text].to_s.length > LIMIT
 
-          before, after = [params[:before], params[:text]].map { |text| text.to_s.gsub("\r", "").split("\n") }
-          revision = Basalt::Statements::ReadingPatch.new(desk.set, sheet(desk).id, before, after)
-          parts = perform(desk, ->(_) { "edited the reading of #{sheet(desk).name}" }) do |draft, _|
-            revision.into(draft)
-            desk.keep_answer(lines: revision.refused.map(&:to_h))
-          end
-          [parts, part("#reading", reading_after(desk, sheet(desk), revision.refused))].join
+        before, after = [params[:before], params[:text]].map { |text| text.to_s.gsub("\r", "").split("\n") }
+        revision = Basalt::Statements::ReadingPatch.new(desk.set, sheet(desk).id, before, after)
+        parts = perform(desk, ->(_) { "edited the reading of #{sheet(desk).name}" }) do |draft, _|
+          revision.into(draft)
+          desk.keep_answer(lines: revision.refused.map(&:to_h))
         end
+        [parts, part("#reading", reading_after(desk, sheet(desk), revision.refused))].join
       end
-
-      app.helpers(Reading)
     end
+
+    helped_by :Reading
 
     # The face of sentences.
     module Reading

@@ -3,49 +3,50 @@
 module Web
   # The tables of a sheet, filled in like a spreadsheet.
   module RegisterRoutes
+    extend Routing
+
     SHEET = EditRoutes::SHEET
     MOST_NAMES = 500
 
-    def self.registered(app)
-      app.helpers(Tables)
+    helped_by :Tables
 
-      app.get("#{SHEET}/register/:kind") do
-        at_desk do |desk|
-          raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
+    get "#{SHEET}/register/:kind", needs: :see, answers: :part do
+      at_desk do |desk|
+        raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
 
-          locals = { desk:, sheet: sheet(desk), kind: params[:kind], order: order }
-          from = params[:from].to_i.clamp(0, 1_000_000)
-          from.zero? ? part("#tabs", view(:tabs, **locals)) + view(:table, **locals) : view(:rows, **locals, from:)
-        end
+        locals = { desk:, sheet: sheet(desk), kind: params[:kind], order: order }
+        from = params[:from].to_i.clamp(0, 1_000_000)
+        from.zero? ? part("#tabs", view(:tabs, **locals)) + view(:table, **locals) : view(:rows, **locals, from:)
       end
+    end
 
-      # The parts of one thing, for the margin.
-      app.get("#{SHEET}/parts-of/:element_id/:kind") do
-        at_desk do |desk|
-          raise ActiveRecord::RecordNotFound, "no such table" unless sheet(desk).notation.parts.include?(params[:kind])
+    # The parts of one thing, for the margin.
+    get "#{SHEET}/parts-of/:element_id/:kind", needs: :see, answers: :part do
+      at_desk do |desk|
+        raise ActiveRecord::RecordNotFound, "no such table" unless sheet(desk).notation.parts.include?(params[:kind])
 
-          view(:table, desk:, sheet: sheet(desk), kind: params[:kind], order:, owner: element(desk, params[:element_id]))
-        end
+        view(:table, desk:, sheet: sheet(desk), kind: params[:kind], order:, owner: element(desk.set, params[:element_id]))
       end
+    end
 
-      # Names that a cell can refer to.
-      app.get("#{SHEET}/names/:kind/:key") do
-        at_desk do |desk|
-          column = Basalt::Register::Columns.of(sheet(desk).notation, params[:kind]).find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
-          raise ActiveRecord::RecordNotFound, "no such column" unless column&.reference?
+    # Names that a cell can refer to.
+    get "#{SHEET}/names/:kind/:key", needs: :see, answers: :part do
+      at_desk do |desk|
+        column = Basalt::Register::Columns.of(sheet(desk).notation, params[:kind]).find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
+        raise ActiveRecord::RecordNotFound, "no such column" unless column&.reference?
 
-          view(:names, names: desk.set.of_kind(*column.kinds).filter_map(&:name).uniq.sort.first(MOST_NAMES))
-        end
+        view(:names, names: desk.set.of_kind(*column.kinds).filter_map(&:name).uniq.sort.first(MOST_NAMES))
       end
+    end
 
-      app.post("#{SHEET}/cells") do
-        @entry = nil
-        on_sheet(->(_) { Tables.said(@entry, @taken) }) do |draft, sheet|
-          owner_id = params[:owner].to_s.empty? ? nil : element(@desk, params[:owner]).id
-          @entry = Basalt::Register::Entry.new(sheet, Tables.kind(params[:parts] || params[:kind]), Tables.cells(params[:cells]), owner_id:)
-          @taken = @entry.into(draft)
-          @desk.keep_answer(made: @entry.made, refused: @entry.refused.map(&:to_h))
+    post "#{SHEET}/cells", needs: :edit, answers: :pieces, makes: "Add, Set, Rejoin" do
+      at_desk do |desk|
+        owner = params[:owner].to_s.empty? ? nil : element(desk.set, params[:owner])
+        entry = Basalt::Register::Entry.new(sheet(desk), Tables.kind(params[:parts] || params[:kind]), Tables.cells(params[:cells]), owner_id: owner&.id)
+        acted = act_on(desk, ->(_, taken) { Tables.said(entry, taken) }) do |draft, _|
+          entry.into(draft).tap { desk.keep_answer(made: entry.made, refused: entry.refused.map(&:to_h)) }
         end
+        answer(desk, acted, entry:)
       end
     end
 

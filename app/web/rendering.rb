@@ -23,13 +23,22 @@ module Web
 
     def view(name, **locals) = erb(name, locals:, layout: false)
 
+    # @param place [Symbol] see Extensions.panels
+    # @return [String] what the families show there
+    def panels(place, **locals) = Extensions.panels(place).map { |name| view(name, **locals) }.join
+
     # What an act altered: the pieces of the drawing and the register, the history. The findings
     # are asked for as soon as these are shown, so that nobody waits for the checks.
-    def answer(desk, sheet, outcome, message: nil, fresh: false)
-      current = desk.set.sheets[sheet.id]
-      [part("#pieces", fresh ? whole(desk, current) : pieces(desk, current, outcome)), part("#findings-later", view(:findings_later, sheet:)),
-       part("#history", view(:history, desk:, sheet: current)), part("#tabs", view(:tabs, desk:, sheet: current, kind: params[:kind])),
-       *selection_part(desk, current), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
+    #
+    # @param acted [Acting::Acted]
+    # @param fresh [Boolean] whether the whole sheet is told
+    # @param entry [Register::Told, nil] what came of cells that were filled in
+    def answer(desk, acted, message: nil, fresh: false, entry: nil)
+      sheet = desk.set.sheets[acted.sheet.id]
+      new_ids = acted.made.is_a?(Fresh) ? acted.made.ids : []
+      [part("#pieces", fresh ? whole(desk, sheet, entry:, new_ids:) : pieces(desk, sheet, acted, entry:, new_ids:)), part("#findings-later", view(:findings_later, sheet:)),
+       part("#history", view(:history, desk:, sheet:)), part("#tabs", view(:tabs, desk:, sheet:, kind: params[:kind])),
+       *selection_part(desk, sheet), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
     end
 
     # An act that was done and is asked for again is told again: the whole sheet, or source, as it stands now, and
@@ -41,8 +50,8 @@ module Web
       return redirect(project_path(desk.project_id)) unless sheet
 
       told = entry.answer || {}
-      @entry = Register::Told.new(made: told["made"], refused: told["refused"].map { |one| Basalt::Register::Entry::Refused.new(**one.transform_keys(&:to_sym)) }) if told["made"]
-      parts = answer(desk, sheet, Acting::NOTHING, fresh: true)
+      entry = Register::Told.new(made: told["made"], refused: told["refused"].map { |one| Basalt::Register::Entry::Refused.new(**one.transform_keys(&:to_sym)) }) if told["made"]
+      parts = answer(desk, Acting::Acted.new(sheet, Acting::NOTHING), fresh: true, entry:)
       told["lines"] ? parts + part("#reading", reading_after(desk, sheet, told["lines"].map { |one| Basalt::Statements::ReadingPatch::Refused.new(**one.transform_keys(&:to_sym)) })) : parts
     end
 
@@ -60,30 +69,45 @@ module Web
       [part("#facts", element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:))]
     end
 
-    def pieces(desk, sheet, outcome)
+    # @param acted [Acting::Acted]
+    def pieces(desk, sheet, acted, entry: nil, new_ids: [])
       scene = scene(desk, sheet.id)
-      gone = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.flat_map { |d| %w[t l n].map { |letter| letter + d.id } }
-      gone += outcome.affected.filter_map { |id| desk.set.placement(sheet.id, id) }.select { |placed| scene.items_of(placed).empty? }.flat_map { |placed|
-        %w[t l n].map { |letter|
-          letter + placed.id
-        }
-      }
+      outcome = acted.outcome
+      view(:pieces, desk:, sheet:, items: scene.pieces((outcome.affected + remarked(desk, acted.marked)).uniq), gone: gone(desk, sheet, outcome, scene), affected: outcome.affected,
+                    frame: Basalt::Drawing::Furniture.frame(scene), whole: false, entry:, new_ids:)
+    end
+
+    LETTERS = %w[t l n].freeze
+
+    # @return [Array<String>] ids of groups and rows that are no longer there
+    def gone(desk, sheet, outcome, scene)
+      taken_off = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.map(&:id)
+      hidden = outcome.affected.filter_map { |id| desk.set.placement(sheet.id, id) }.select { |placed| scene.items_of(placed).empty? }.map(&:id)
       struck = outcome.effect.on(:elements).select { |d| d.after.nil? }.map { |d| "r#{d.id}" }
-      view(:pieces, desk:, sheet:, items: scene.pieces((outcome.affected + remarked(desk)).uniq), gone: gone + struck, affected: outcome.affected,
-                    frame: Basalt::Drawing::Furniture.frame(scene), whole: false)
+      (taken_off + hidden).flat_map { |id| LETTERS.map { |letter| letter + id } } + struck
     end
 
     # What errors are about is coloured, and may stand far from what an act touched.
-    def note_marks(desk)
-      @marked = marked(desk)
+    def marked(desk) = desk.known_findings.select(&:error?).flat_map(&:subjects)
+    def remarked(desk, before) = before ? marked(desk).then { |now| (before | now) - (before & now) } : []
+
+    def whole(desk, sheet, entry: nil, new_ids: [])
+      scene = scene(desk, sheet.id)
+      view(:pieces, desk:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true, entry:, new_ids:)
     end
 
-    def marked(desk) = desk.known_findings.select(&:error?).flat_map(&:subjects)
-    def remarked(desk) = marked(desk).then { |now| @marked ? (@marked | now) - (@marked & now) : [] }
+    # The title of the page that a template is.
+    def titled(text)
+      request.env["basalt.title"] = text
+      nil
+    end
 
-    def whole(desk, sheet)
-      scene = scene(desk, sheet.id)
-      view(:pieces, desk:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true)
+    def title = request.env["basalt.title"] || "Basalt"
+
+    def download(name, type, content)
+      content_type type, charset: "utf-8"
+      attachment name
+      content
     end
 
     # Kinds that have a table on this sheet, with how many there are; those of which there are none come last.
@@ -97,6 +121,12 @@ module Web
 
     # How far down a sheet stands: by its band, then by its number.
     def depth(sheet) = [ProjectRoutes::BANDS.index(sheet.band) || 0, sheet.number.to_s]
+
+    # @return [Basalt::Model::Sheet, nil] that shows the same from further off: what contains it, or itself on a coarser level
+    def sheet_above(set, sheet, subject)
+      containing = subject.container_id && set.sheets_about(subject.container_id).find { |one| one.notation_name == sheet.notation_name }
+      containing || set.sheets_about(subject.id).find { |one| (depth(one) <=> depth(sheet)).negative? && one.band != sheet.band }
+    end
 
     def register(desk, sheet, owner: nil) = Register.new(desk.set, sheet, owner_id: owner&.id)
 

@@ -3,118 +3,108 @@
 module Web
   # What is done to all that is selected.
   module SelectionRoutes
+    extend Routing
+
     SHEET = EditRoutes::SHEET
 
-    def self.registered(app)
-      app.get("#{SHEET}/chosen") do
-        at_desk { |desk| view(:chosen_facts, desk:, sheet: sheet(desk), ids: Acting.chosen(desk.set, params)) }
-      end
+    get "#{SHEET}/chosen", needs: :see, answers: :part do
+      at_desk { |desk| view(:chosen_facts, desk:, sheet: sheet(desk), ids: Acting.chosen(desk.set, params)) }
+    end
 
-      app.helpers(Hidden)
-      show_less(app)
-      collapse(app)
-      strike(app)
-      copy(app)
+    helped_by :Hidden
 
-      app.post("#{SHEET}/pinned") do
-        pinned = params[:pinned] == "yes"
-        on_sheet(->(draft) { "#{pinned ? 'pinned' : 'released'} #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
-          @ids = Acting.chosen(draft, params)
-          @ids.filter_map { |id| draft.placement(sheet.id, id) }.each { |placed| draft.apply(Basalt::Change::Arrange.new(placement_id: placed.id, to: { pinned: })) }
-        end
-      end
-
-      app.post("#{SHEET}/emphasised") do
-        on_sheet(->(draft) { "#{params[:emphasis].to_s.strip.empty? ? 'took the emphasis from' : 'emphasised'} #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
-          @ids = Acting.chosen(draft, params)
-          @ids.each { |id| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: id, name: params[:emphasis])) }
-        end
+    post "#{SHEET}/pinned", needs: :edit, answers: :pieces, makes: "Arrange" do
+      pinned = params[:pinned] == "yes"
+      on_sheet(->(draft, ids) { "#{pinned ? 'pinned' : 'released'} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
+        ids = Acting.chosen(draft, params)
+        ids.filter_map { |id| draft.placement(sheet.id, id) }.each { |placed| draft.apply(Basalt::Change::Arrange.new(placement_id: placed.id, to: { pinned: })) }
+        ids
       end
     end
 
-    def self.show_less(app)
-      app.post("#{SHEET}/view") do
-        at_desk do |desk|
-          sheet = sheet(desk)
-          change = Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on: params[:on] == "yes")
-          outcome = desk.act(said: "#{params[:on] == 'yes' ? 'hid' : 'brought back'} #{params[:part]} on #{sheet.name}", by: person, sheet_id: sheet.id) { |draft| draft.apply(change) }
-          answer(desk, sheet, outcome, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: desk.set.sheets[sheet.id]))
-        end
-      end
-
-      app.post("#{SHEET}/variant") do
-        at_desk do |desk|
-          sheet = sheet(desk)
-          variant = params[:variant].to_s.then { |words| words.empty? ? nil : words }
-          known = Basalt::Change::SetVariant.known?(desk.set, sheet.id, variant)
-          words = "drew #{sheet.name} with #{sheet.notation.variants.fetch(variant, 'its usual symbols')}"
-          outcome = desk.act(said: words, by: person, sheet_id: sheet.id, tidy: known ? :complete : true) { |draft| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
-          answer(desk, sheet, outcome, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: desk.set.sheets[sheet.id]))
-        end
-      end
-
-      app.post("#{SHEET}/labels-hidden") do
-        on = params[:on] == "yes"
-        on_sheet(->(draft) { "#{on ? 'hid' : 'brought back'} the label of #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
-          @ids = (params[:all] ? unlabelled_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
-          raise Basalt::Mistake, "Select the lines whose labels are meant" if @ids.empty?
-
-          @ids.each { |id| draft.apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: id, on:)) }
-        end
+    post "#{SHEET}/emphasised", needs: :edit, answers: :pieces, makes: "Emphasise" do
+      on_sheet(->(draft, ids) { "#{params[:emphasis].to_s.strip.empty? ? 'took the emphasis from' : 'emphasised'} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
+        ids = Acting.chosen(draft, params)
+        ids.each { |id| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: id, name: params[:emphasis])) }
       end
     end
 
-    def self.collapse(app)
-      app.post("#{SHEET}/collapsed") do
-        closed = params[:closed] == "yes"
-        on_sheet(->(draft) { "#{closed ? 'collapsed' : 'opened'} #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
-          @ids = Acting.chosen(draft, params)
-          @ids.each { |id| draft.apply(Basalt::Change::Collapse.new(sheet_id: sheet.id, element_id: id, closed:)) }
+    post "#{SHEET}/view", needs: :edit, answers: :pieces, makes: "SetView" do
+      at_desk do |desk|
+        hidden = params[:on] == "yes"
+        acted = act_on(desk, "#{hidden ? 'hid' : 'brought back'} #{params[:part]} on #{sheet(desk).name}") do |draft, sheet|
+          draft.apply(Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on: hidden))
         end
+        answer(desk, acted, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: sheet(desk)))
       end
     end
 
-    def self.strike(app)
-      app.post("#{SHEET}/taken-off") do
-        on_sheet(->(draft) { "took #{@title || Acting.titles(draft, @ids)} off the sheet" }) do |draft, sheet|
-          @ids = Acting.chosen(draft, params).reject { |id| draft.element(id).relation? }
-          raise Basalt::Mistake, "A line goes off the sheet with what it joins; delete it, or hide its label" if @ids.empty?
-
-          @ids.each { |id| draft.apply(Basalt::Change::TakeOff.new(sheet_id: sheet.id, element_id: id)) }
-        end
-      end
-
-      app.post("#{SHEET}/removed") do
-        at_desk do |desk|
-          ids = Acting.chosen(desk.set, params)
-          others = ids.flat_map { |id| desk.set.sheets_of(id) }.uniq - [sheet(desk).id]
-          next part("#answer", view(:offer_removal, desk:, sheet: sheet(desk), ids:, others:)) if others.any? && params[:sure].nil?
-
-          title = Acting.titles(desk.set, ids)
-          perform(desk, "deleted #{title}") { |draft, _| ids.each { |id| draft.apply(Basalt::Change::Remove.new(id:)) if draft.element(id) } }
-        end
+    post "#{SHEET}/variant", needs: :edit, answers: :pieces, makes: "SetVariant" do
+      at_desk do |desk|
+        sheet = sheet(desk)
+        variant = params[:variant].to_s.then { |words| words.empty? ? nil : words }
+        known = Basalt::Change::SetVariant.known?(desk.set, sheet.id, variant)
+        words = "drew #{sheet.name} with #{sheet.notation.variants.fetch(variant, 'its usual symbols')}"
+        acted = act_on(desk, words, tidy: known ? :complete : true) { |draft, on| draft.apply(Basalt::Change::SetVariant.new(sheet_id: on.id, variant:)) }
+        answer(desk, acted, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: sheet(desk)))
       end
     end
 
-    def self.copy(app)
-      app.post("#{SHEET}/duplicated") do
-        on_sheet(->(draft) { "duplicated #{Acting.titles(draft, @ids)}" }) do |draft, sheet|
-          @ids = Acting.chosen(draft, params)
-          @fresh = Copying.duplicate(draft, @ids, sheet, sheet)
-        end
+    post "#{SHEET}/labels-hidden", needs: :edit, answers: :pieces, makes: "HideLabel" do
+      on = params[:on] == "yes"
+      on_sheet(->(draft, ids) { "#{on ? 'hid' : 'brought back'} the label of #{Acting.titles(draft, ids)}" }) do |draft, sheet|
+        ids = (params[:all] ? unlabelled_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
+        raise Basalt::Mistake, "Select the lines whose labels are meant" if ids.empty?
+
+        ids.each { |id| draft.apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: id, on:)) }
       end
+    end
 
-      # What was copied on a sheet comes as the same elements or as new ones; on another sheet
-      # it is asked which.
-      app.post("#{SHEET}/pasted") do
-        at_desk do |desk|
-          from = desk.set.sheets[id(params[:from])] or raise Basalt::Change::Conflict, "The sheet it was copied from is no longer there"
-          next part("#answer", view(:offer_paste, desk:, sheet: sheet(desk), from:, ids: Acting.chosen(desk.set, params))) if params[:as].nil? && from.id != sheet(desk).id
+    post "#{SHEET}/collapsed", needs: :edit, answers: :pieces, makes: "Collapse" do
+      closed = params[:closed] == "yes"
+      on_sheet(->(draft, ids) { "#{closed ? 'collapsed' : 'opened'} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
+        ids = Acting.chosen(draft, params)
+        ids.each { |id| draft.apply(Basalt::Change::Collapse.new(sheet_id: sheet.id, element_id: id, closed:)) }
+      end
+    end
 
-          perform(desk, ->(draft) { "pasted #{Acting.titles(draft, @ids)}" }) do |draft, on|
-            @ids = Acting.chosen(draft, params)
-            @fresh = params[:as] == "same" ? Copying.show(draft, @ids, from, on) : Copying.duplicate(draft, @ids, from, on)
-          end
+    post "#{SHEET}/taken-off", needs: :edit, answers: :pieces, makes: "TakeOff" do
+      on_sheet(->(draft, ids) { "took #{Acting.titles(draft, ids)} off the sheet" }) do |draft, sheet|
+        ids = Acting.chosen(draft, params).reject { |id| draft.element(id).relation? }
+        raise Basalt::Mistake, "A line goes off the sheet with what it joins; delete it, or hide its label" if ids.empty?
+
+        ids.each { |id| draft.apply(Basalt::Change::TakeOff.new(sheet_id: sheet.id, element_id: id)) }
+      end
+    end
+
+    post "#{SHEET}/removed", needs: :edit, answers: :pieces, makes: "Remove" do
+      at_desk do |desk|
+        ids = Acting.chosen(desk.set, params)
+        others = ids.flat_map { |id| desk.set.sheets_of(id) }.uniq - [sheet(desk).id]
+        next part("#answer", view(:offer_removal, desk:, sheet: sheet(desk), ids:, others:)) if others.any? && params[:sure].nil?
+
+        title = Acting.titles(desk.set, ids)
+        perform(desk, "deleted #{title}") { |draft, _| ids.each { |id| draft.apply(Basalt::Change::Remove.new(id:)) if draft.element(id) } }
+      end
+    end
+
+    post "#{SHEET}/duplicated", needs: :edit, answers: :pieces, makes: "Duplicate" do
+      on_sheet(->(draft, ids) { "duplicated #{Acting.titles(draft, ids.of)}" }) do |draft, sheet|
+        ids = Acting.chosen(draft, params)
+        Fresh.new(ids, Copying.duplicate(draft, ids, sheet, sheet))
+      end
+    end
+
+    # What was copied on a sheet comes as the same elements or as new ones; on another sheet
+    # it is asked which.
+    post "#{SHEET}/pasted", needs: :edit, answers: :pieces, makes: "Duplicate, ShowAs" do
+      at_desk do |desk|
+        from = desk.set.sheets[id(params[:from])] or raise Basalt::Change::Conflict, "The sheet it was copied from is no longer there"
+        next part("#answer", view(:offer_paste, desk:, sheet: sheet(desk), from:, ids: Acting.chosen(desk.set, params))) if params[:as].nil? && from.id != sheet(desk).id
+
+        perform(desk, ->(draft, ids) { "pasted #{Acting.titles(draft, ids.of)}" }) do |draft, on|
+          ids = Acting.chosen(draft, params)
+          Fresh.new(ids, params[:as] == "same" ? Copying.show(draft, ids, from, on) : Copying.duplicate(draft, ids, from, on))
         end
       end
     end

@@ -4,28 +4,28 @@ module Web
   # What is done with sheets as a whole, from the drawing register. Each is an act of the register,
   # undone there like any other.
   module SheetListRoutes
+    extend Routing
+
     SHEET = EditRoutes::SHEET
 
-    def self.registered(app)
-      app.helpers(Listing)
+    helped_by :Listing
 
-      app.post("#{SHEET}/renamed") { in_register(->(sheet) { "renamed #{sheet.name}" }) { |draft, sheet| draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :name, value: params[:name])) } }
-      app.post("#{SHEET}/level") { in_register(->(sheet) { "moved #{sheet.name} to another level" }) { |draft, sheet| draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :band, value: params[:band])) } }
-      app.post("#{SHEET}/placed-in-order") { in_register(->(sheet) { "put #{sheet.name} in another place" }) { |draft, sheet| draft.apply(Basalt::Change::MoveSheet.new(id: sheet.id, by: params[:by].to_i.clamp(-10_000, 10_000))) } }
+    post("#{SHEET}/renamed", needs: :edit, answers: :redirect, makes: "SetSheet") { in_register(->(sheet) { "renamed #{sheet.name}" }) { |draft, sheet| draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :name, value: params[:name])) } }
+    post("#{SHEET}/level", needs: :edit, answers: :redirect, makes: "SetSheet") { in_register(->(sheet) { "moved #{sheet.name} to another level" }) { |draft, sheet| draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :band, value: params[:band])) } }
+    post("#{SHEET}/placed-in-order", needs: :edit, answers: :redirect, makes: "MoveSheet") { in_register(->(sheet) { "put #{sheet.name} in another place" }) { |draft, sheet| draft.apply(Basalt::Change::MoveSheet.new(id: sheet.id, by: params[:by].to_i.clamp(-10_000, 10_000))) } }
 
-      app.post("#{SHEET}/copied") do
-        in_register(->(sheet) { "duplicated #{sheet.name}" }) do |draft, sheet|
-          draft.apply(Basalt::Change::DuplicateSheet.new(of_id: sheet.id, name: params[:name], drawn_by: person, dated: Date.today.iso8601))
-        end
+    post "#{SHEET}/copied", needs: :edit, answers: :redirect, makes: "DuplicateSheet" do
+      in_register(->(sheet) { "duplicated #{sheet.name}" }) do |draft, sheet|
+        draft.apply(Basalt::Change::DuplicateSheet.new(of_id: sheet.id, name: params[:name], drawn_by: person, dated: Date.today.iso8601))
       end
+    end
 
-      # Before a sheet goes, what would go with it is told.
-      app.get("#{SHEET}/removal") { at_desk { |desk| erb(:sheet_removal, locals: { desk:, sheet: sheet(desk), alone: Basalt::Change::RemoveSheet.alone(desk.set, sheet(desk).id) }) } }
+    # Before a sheet goes, what would go with it is told.
+    get("#{SHEET}/removal", needs: :see, answers: :page) { at_desk { |desk| erb(:sheet_removal, locals: { desk:, sheet: sheet(desk), alone: Basalt::Change::RemoveSheet.alone(desk.set, sheet(desk).id) }) } }
 
-      app.post("#{SHEET}/taken-away") do
-        in_register(->(sheet) { "removed the sheet #{sheet.name}" }) do |draft, sheet|
-          draft.apply(Basalt::Change::RemoveSheet.new(id: sheet.id, with_elements: params[:elements] == "yes"))
-        end
+    post "#{SHEET}/taken-away", needs: :edit, answers: :redirect, makes: "RemoveSheet" do
+      in_register(->(sheet) { "removed the sheet #{sheet.name}" }) do |draft, sheet|
+        draft.apply(Basalt::Change::RemoveSheet.new(id: sheet.id, with_elements: params[:elements] == "yes"))
       end
     end
 

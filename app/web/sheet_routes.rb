@@ -3,53 +3,53 @@
 module Web
   # Looking at a sheet: its three faces, the facts of what is selected, and files of it.
   module SheetRoutes
-    def self.registered(app)
-      app.get("/projects/:project_id/sheets/:sheet_id") do
-        at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "drawing" }) }
-      end
+    extend Routing
 
-      app.get("/projects/:project_id/sheets/:sheet_id/reading") do
-        at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "reading" }) }
-      end
-
-      app.get("/projects/:project_id/sheets/:sheet_id/facts/?:element_id?") do
-        at_desk do |desk|
-          sheet = sheet(desk)
-          element = params[:element_id] && desk.set.element(id(params[:element_id]))
-          element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:)
-        end
-      end
-
-      app.get("/projects/:project_id/sheets/:sheet_id/beside") do
-        at_desk { |desk| view(:beside, sheet: sheet(desk), scene: scene(desk, sheet(desk).id)) }
-      end
-
-      app.get("/projects/:project_id/sheets/:sheet_id/complete") do
-        at_desk { |desk| view(:completion, offer: Preview.new(desk, sheet(desk), params[:statements].to_s)) }
-      end
-
-      app.get("/projects/:project_id/sheets/:sheet_id/thumbnail.svg") do
-        at_desk do |desk|
-          content_type "image/svg+xml"
-          etag "#{sheet(desk).id}-#{desk.set.version}"
-          Drawings::Export.svg(desk.set, sheet(desk).id)
-        end
-      end
-
-      Drawings::Export::TYPES.each do |type, mime|
-        app.get("/projects/:project_id/sheets/:sheet_id/export.#{type}") do
-          paper = Drawings::Paper.new(size: params[:paper] || "A3", orientation: params[:orientation] || "landscape", spread: params[:spread] || "one")
-          ground = Drawings::Export::GROUNDS.key?(params[:ground]) ? params[:ground] : Drawings::Export.usual_ground(type)
-          svg, sheet, project = at_desk { |desk| [drawing(desk, sheet(desk), ground:), sheet(desk), desk.set.project] }
-          content_type mime
-          attachment file_name(sheet, type)
-          about = { Title: "#{sheet.number} #{sheet.name}", Author: sheet.drawn_by, Subject: "#{project}, #{sheet.notation_name}, revision #{sheet.revision}" }
-          Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name, "revision #{sheet.revision}"].compact.join(", "), about:, ground:)
-        end
-      end
-
-      app.helpers(Naming, Chips)
+    get "/projects/:project_id/sheets/:sheet_id", needs: :see, answers: :page do
+      at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "drawing" }) }
     end
+
+    get "/projects/:project_id/sheets/:sheet_id/reading", needs: :see, answers: :page do
+      at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "reading" }) }
+    end
+
+    get "/projects/:project_id/sheets/:sheet_id/facts/?:element_id?", needs: :see, answers: :part do
+      at_desk do |desk|
+        sheet = sheet(desk)
+        element = params[:element_id] && desk.set.element(id(params[:element_id]))
+        element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:)
+      end
+    end
+
+    get "/projects/:project_id/sheets/:sheet_id/beside", needs: :see, answers: :part do
+      at_desk { |desk| view(:beside, sheet: sheet(desk), scene: scene(desk, sheet(desk).id)) }
+    end
+
+    get "/projects/:project_id/sheets/:sheet_id/complete", needs: :see, answers: :part do
+      at_desk { |desk| view(:completion, offer: Preview.new(desk, sheet(desk), params[:statements].to_s)) }
+    end
+
+    get "/projects/:project_id/sheets/:sheet_id/thumbnail.svg", needs: :see, answers: :file do
+      at_desk do |desk|
+        content_type "image/svg+xml"
+        etag "#{sheet(desk).id}-#{desk.set.version}"
+        Drawings::Export.svg(desk.set, sheet(desk).id)
+      end
+    end
+
+    Drawings::Export::TYPES.each do |type, mime|
+      get "/projects/:project_id/sheets/:sheet_id/export.#{type}", needs: :see, answers: :file do
+        paper = Drawings::Paper.new(size: params[:paper] || "A3", orientation: params[:orientation] || "landscape", spread: params[:spread] || "one")
+        ground = Drawings::Export::GROUNDS.key?(params[:ground]) ? params[:ground] : Drawings::Export.usual_ground(type)
+        svg, sheet, project = at_desk { |desk| [drawing(desk, sheet(desk), ground:), sheet(desk), desk.set.project] }
+        content_type mime
+        attachment file_name(sheet, type)
+        about = { Title: "#{sheet.number} #{sheet.name}", Author: sheet.drawn_by, Subject: "#{project}, #{sheet.notation_name}, revision #{sheet.revision}" }
+        Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name, "revision #{sheet.revision}"].compact.join(", "), about:, ground:)
+      end
+    end
+
+    helped_by :Naming, :Chips
 
     # What the page knows of the kinds that can be placed, so that it need not ask.
     module Chips

@@ -43,7 +43,7 @@ class ForeignIdsTest < Minitest::Test
     token
   end
 
-  def routes(verb) = Web::Application.routes.fetch(verb).map { |pattern, *| pattern.to_s }.uniq.select { |path| path.include?(":project_id") }
+  def routes(verb) = Web::RouteTable.all.select { |route| route.verb == verb }.map(&:path).select { |path| path.include?(":project_id") }
 
   # An address of this project with everything behind it from the other.
   def foreign(pattern)

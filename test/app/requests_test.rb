@@ -117,7 +117,7 @@ class RequestsTest < Minitest::Test
     intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content:, file_name: "things.csv", cancelled: true,
                                    mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
     before = rows(model_of(@project))
-    Web::IntakeWork.run(intake, "Stopped", "test")
+    Web::Families::Network::InventoryWork.run(intake, "Stopped", "test")
     assert_equal "cancelled", intake.reload.state
     assert_equal before, rows(model_of(@project))
   end

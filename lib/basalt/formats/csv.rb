@@ -13,7 +13,7 @@ module Basalt
       MARKS = { "UTF-8" => "\xEF\xBB\xBF", "UTF-16LE" => "\xFF\xFE", "UTF-16BE" => "\xFE\xFF" }.transform_values(&:b).freeze
 
       # A file that cannot be read as a table.
-      class Unreadable < Mistake; end
+      class Unreadable < Basalt::Unreadable; end
 
       # What a spreadsheet would work out: a minus too, unless it is a number's.
       FORMULA = /\A(?:[=+@\t\r]|-(?!\d+(?:[.,]\d+)?\z|\z))/

@@ -16,7 +16,7 @@ module Basalt
         DELETING = { "c" => "cascade", "n" => "set null", "r" => "restrict" }.freeze
 
         # The script cannot be read; nothing of it is taken.
-        class Unreadable < Mistake; end
+        class Unreadable < Basalt::Unreadable; end
 
         # A statement that is kept and not modelled, with its line.
         Kept = Value.of(:line, :text)

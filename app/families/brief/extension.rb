@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Brief
+      # What sources and requirements bring to the pages and commands.
+      module Extension
+        module_function
+
+        def routes = [SourceRoutes, Routes]
+        def panels = { facts: :brief_facts, sheet: :brief_sheet, links: :brief_links, beside: :sources_beside }
+        def commands = { "coverage" => Commands::Coverage }
+        def samples = [SourceSamples]
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Brief
+      # Requirements, and what meets them.
+      module Routes
+        extend Routing
+
+        SHEET = EditRoutes::SHEET
+
+        helped_by :Covering
+
+        get("/projects/:project_id/coverage", needs: :see, answers: :page) { at_desk { |desk| erb(:coverage, locals: { desk:, coverage: Basalt::Brief::Coverage.new(desk.set) }) } }
+        get("/projects/:project_id/coverage.csv", needs: :see, answers: :file) { at_desk { |desk| download("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(desk.set).csv) } }
+        get("/projects/:project_id/requirements.csv", needs: :see, answers: :file) { at_desk { |desk| download("requirements.csv", "text/csv", Basalt::Brief::RequirementList.csv(desk.set)) } }
+        get("/projects/:project_id/requirements.md", needs: :see, answers: :file) { at_desk { |desk| download("requirements.md", "text/markdown", Basalt::Brief::RequirementList.markdown(desk.set)) } }
+
+        post "#{SHEET}/requirements", needs: :edit, answers: :pieces, makes: "Add, Set, Show" do
+          rows = Covering.rows(params[:file])
+          on_sheet(->(_) { "brought in #{Basalt::English.count(rows.length, 'requirement')}" }) { |draft, sheet| Basalt::Brief::RequirementList.into(draft, rows, sheet_id: sheet.id) }
+        end
+
+        post "#{SHEET}/numbering", needs: :edit, answers: :pieces, makes: "Add, Set" do
+          on_sheet(->(_) { "agreed how requirements are numbered" }) { |draft, _| Covering.number(draft, params[:pattern].to_s.strip) }
+        end
+
+        # That something meets a requirement, by its number; or no longer.
+        post "#{SHEET}/met/:element_id", needs: :edit, answers: :pieces, makes: "Add, Remove" do
+          on_sheet(->(draft) { "said what #{Acting.title(draft, draft.element(params[:element_id]))} meets" }) do |draft, _|
+            thing = element(draft, params[:element_id])
+            requirement = Covering.requirement(draft, params[:number].to_s)
+            met = Basalt::Brief::Satisfaction.of(draft, thing.id, requirement.id)
+            draft.apply(params[:no] ? met.map { |one| Basalt::Change::Remove.new(id: one.id) } : Basalt::Brief::Satisfaction.joining(draft, "meets", thing.id, requirement.id))
+          end
+        end
+
+        # What the routes need of requirements.
+        module Covering
+          # @return [String] such as 67 %
+          def percent(share) = share ? "#{(share * 100).round} %" : "–"
+
+          class << self
+            # @return [Array<Hash>] of a file: CSV, or Markdown by its name or its look
+            def rows(file)
+              raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
+
+              bytes = file[:tempfile].read(Basalt::Statements::Document::LIMIT + 1).to_s
+              raise Basalt::Mistake, "The file is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB" if bytes.bytesize > Basalt::Statements::Document::LIMIT
+              return Basalt::Brief::RequirementList.items(Basalt::Brief::Words.read(bytes)) if file[:filename].to_s.match?(/\.(md|markdown)\z/i)
+
+              Basalt::Brief::RequirementList.rows(Basalt::Formats::CSV.new(bytes))
+            end
+
+            def number(draft, pattern)
+              raise Basalt::Mistake, "A pattern says where the figures stand, such as REQ-{000}" unless pattern.empty? || pattern.match?(Basalt::Brief::Satisfaction::FIGURES)
+
+              known = draft.of_kind("numbering").first || Basalt::Change::Add.new(kind: "numbering", name: "Requirements").apply(draft)
+              draft.apply(Basalt::Change::Set.new(id: known.id, fact: "pattern", value: pattern.empty? ? nil : pattern))
+            end
+
+            def requirement(set, number)
+              set.named(number.strip).find { |one| one.kind == "requirement" } or raise Basalt::Mistake, "There is no requirement “#{Basalt::Model::Names.short(number)}”"
+            end
+          end
+        end
+      end
+    end
+  end
+end

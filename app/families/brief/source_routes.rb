@@ -1,0 +1,217 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Brief
+      # Sources: texts in which phrases are marked, and their versions.
+      module SourceRoutes
+        extend Routing
+
+        SOURCE = "/projects/:project_id/sources/:source_id"
+
+        helped_by :Reading
+
+        get("/projects/:project_id/sources", needs: :see, answers: :page) { at_desk { |desk| erb(:sources, locals: { desk:, sources: desk.set.of_kind("source") }) } }
+
+        post "/projects/:project_id/sources", needs: :edit, answers: :redirect, makes: "Add" do
+          text = given_text(params)
+          at_desk do |desk|
+            id = nil
+            keep_words(desk, "took in the source #{params[:name]}") do |draft|
+              source = Basalt::Change::Add.new(kind: "source", name: params[:name].to_s, facts: { "origin" => params[:origin], "dated" => params[:dated], "version" => "1" }).apply(draft)
+              id = source.id
+              Store::SourceText.keep(desk.project_id, id, 1, text, person)
+            end
+            redirect source_path(id)
+          end
+        end
+
+        get(SOURCE, needs: :see, answers: :page) { at_desk { |desk| erb(:source, locals: source_locals(desk)) } }
+        get("#{SOURCE}/beside", needs: :see, answers: :part) { at_desk { |desk| view(:source_beside, **source_locals(desk), on: params[:on]) } }
+        get("#{SOURCE}/proposal", needs: :see, answers: :part) { at_desk { |desk| view(:mark_fields, desk:, as: params[:as].to_s, name: Basalt::Brief::Proposal.name(desk.set, params[:as].to_s, params[:quote].to_s[0, 2000])) } }
+
+        post "#{SOURCE}/marks", needs: :edit, answers: :part, makes: "Add" do
+          at_desk do |desk|
+            source = source(desk)
+            at, quote = placed(desk, source)
+            keep_words(desk, "marked “#{Basalt::Model::Names.short(quote, 60)}” in #{source.name}") { |draft| mark_phrase(draft, source, at, quote) }
+            after_marking(desk)
+          end
+        end
+
+        post "#{SOURCE}/phrases/:phrase_id/:act", needs: :edit, answers: :part, makes: "Set, Remove" do
+          at_desk do |desk|
+            phrase = element(desk.set, params[:phrase_id])
+            raise ActiveRecord::RecordNotFound, "no such phrase" unless phrase.kind == "phrase" && phrase.owner_id == source(desk).id
+
+            said, changes = Reading.turned(phrase, params[:act])
+            keep_words(desk, said) { |draft| draft.apply(changes) }
+            after_marking(desk)
+          end
+        end
+
+        post "#{SOURCE}/versions", needs: :edit, answers: :redirect, makes: "Set, Add" do
+          text = given_text(params)
+          at_desk do |desk|
+            source = source(desk)
+            before = Store::SourceText.of(desk.project_id, source)
+            raise Basalt::Mistake, "The text is as it was: it is no new version" if before == text
+
+            before ? renew(desk, source, before, text) : Store::SourceText.keep(desk.project_id, source.id, source["version"] || 1, text, person)
+            redirect source_path(source.id)
+          end
+        end
+
+        post "#{SOURCE}/facts", needs: :edit, answers: :redirect, makes: "Set" do
+          at_desk do |desk|
+            source = source(desk)
+            changes = %w[name origin dated].map { |fact| Basalt::Change::Set.new(id: source.id, fact:, value: params[fact].to_s.strip.then { |text| text.empty? && fact != "name" ? nil : text }) }
+            desk.act(said: "altered what is said of #{source.name}", by: person) { |draft| draft.apply(changes) }
+            redirect source_path(source.id)
+          end
+        end
+
+        post "#{SOURCE}/removed", needs: :edit, answers: :redirect, makes: "Remove" do
+          at_desk do |desk|
+            source = source(desk)
+            desk.act(said: "deleted the source #{source.name}", by: person) { |draft| draft.apply(Basalt::Change::Remove.new(id: source.id)) }
+            redirect project_path(desk.project_id, "sources")
+          end
+        end
+
+        # What the routes need of sources.
+        module Reading
+          # What was new in the versions that were looked at last.
+          FRESH = Recent.new(50)
+
+          def source_path(id, rest = nil) = project_path(params[:project_id], "sources/#{id}#{"/#{rest}" if rest}")
+
+          def source_part_path(id, part) = "#{source_path(id)}?part=#{part}"
+
+          def source(desk)
+            found = desk.set.element(id(params[:source_id]))
+            found&.kind == "source" ? found : raise(ActiveRecord::RecordNotFound, "no such source")
+          end
+
+          # The act and the words of a source are kept together, or not at all.
+          def keep_words(desk, said, &) = ActiveRecord::Base.transaction { desk.act(said:, by: person, &) }
+
+          def renew(desk, source, before, text)
+            keep_words(desk, "took in a new version of #{source.name}") do |draft|
+              draft.apply(Basalt::Brief::Revising.changes(draft, source, before, text))
+              Store::SourceText.keep(desk.project_id, source.id, (source["version"] || 1) + 1, text, person)
+            end
+          end
+
+          # @return [String] as typed or as a file
+          def given_text(params)
+            file = params[:file]
+            bytes = file.is_a?(Hash) && file[:tempfile] ? file[:tempfile].read(Store::SourceText::LIMIT + 1) : params[:text].to_s
+            raise Basalt::Mistake, "The text is larger than #{Store::SourceText::LIMIT / 1_000_000} MB; take it in in parts" if bytes.bytesize > Store::SourceText::LIMIT
+
+            text = Basalt::Brief::Words.read(bytes)
+            raise Basalt::Mistake, "There is no text in it" if text.strip.empty?
+
+            text
+          end
+
+          def source_locals(desk)
+            source = source(desk)
+            text = Store::SourceText.of(desk.project_id, source).to_s
+            phrases = Basalt::Brief::Marking.phrases(desk.set, source.id)
+            shown = Basalt::Brief::SourceView.new(text, phrases, fresh: fresh_lines(desk, source, text))
+            { desk:, source:, phrases:, shown:, part: params[:part].to_i.clamp(0, shown.parts.length - 1), sheet: params[:on].to_s.match?(Opening::ID) ? desk.set.sheets[params[:on]] : nil }
+          end
+
+          # @return [Array<Range>] what is new since the version before
+          def fresh_lines(desk, source, text)
+            version = source["version"] || 1
+            return [] if version < 2
+
+            FRESH.fetch([desk.project_id, source.id, version]) do
+              before = Store::SourceText.find_by(project_id: desk.project_id, source_id: source.id, version: version - 1)&.content
+              before ? Basalt::Brief::Anchoring.new(before, text).fresh : []
+            end
+          end
+
+          # @return [Array(Integer, String)] where the phrase stands, and its words
+          def placed(desk, source)
+            quote = params[:quote].to_s.strip
+            raise Basalt::Mistake, "Select a phrase in the text first, or type one that stands there" if quote.empty?
+            raise Basalt::Mistake, "A phrase has 2,000 characters at most; select less" if quote.length > 2000
+
+            text = Store::SourceText.of(desk.project_id, source).to_s
+            at = Basalt::Brief::Words.find(text, quote, params[:at].to_s.match?(/\A\d{1,9}\z/) ? params[:at].to_i : nil)
+            raise Basalt::Mistake, "“#{Basalt::Model::Names.short(quote)}” does not stand in the text" unless at
+
+            [at, quote]
+          end
+
+          def mark_phrase(draft, source, at, quote)
+            thing = params[:thing].to_s.empty? ? made(draft, source, quote) : Reading.known(draft, params[:thing].to_s)
+            note = params[:as] == Basalt::Brief::Marking::REMARK ? params[:note].to_s : nil
+            raise Basalt::Mistake, "A remark says something" if note && note.strip.empty?
+
+            @phrase = Basalt::Brief::Marking.mark(draft, source, quote:, place: at, noun: thing ? thing.noun : params[:as].to_s, things: [thing].compact, note:)
+            show_beside(draft, thing)
+          end
+
+          def made(draft, source, quote)
+            Basalt::Brief::Proposal.make(draft, params[:as].to_s, params[:name].to_s, quote, of_id: beside_id(draft), source: source.name)
+          end
+
+          def beside_id(draft)
+            kinds = Basalt::Brief::Proposal.beside(params[:as].to_s)
+            return if kinds.nil? || params[:of].to_s.empty?
+
+            found = draft.named(params[:of].to_s.strip).select { |one| kinds.include?(one.kind) }
+            raise Basalt::Mistake, "Nothing is called “#{Basalt::Model::Names.short(params[:of])}” that it could belong to" if found.empty?
+
+            found.first.id
+          end
+
+          # With a sheet beside it, what was made stands there too.
+          def show_beside(draft, thing)
+            sheet = params[:on].to_s.match?(Opening::ID) && draft.sheets[params[:on]]
+            return unless sheet && thing && !thing.relation? && sheet.notation.draws?(thing)
+
+            Basalt::Change::Show.new(sheet_id: sheet.id, element_id: thing.id).apply(draft)
+          end
+
+          def after_marking(desk)
+            return redirect(source_part_path(source(desk).id, params[:part].to_i)) unless htmx?
+
+            place, page = params[:on].to_s.empty? ? ["#source", :source_body] : ["#beside", :source_beside]
+            part(place, view(page, **source_locals(desk), on: params[:on])) + part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? 'Marked' : 'Done')}</p>") +
+              sheet_part(desk)
+          end
+
+          def sheet_part(desk)
+            sheet = params[:on].to_s.match?(Opening::ID) && desk.set.sheets[params[:on]] or return ""
+            part("#pieces", whole(desk, sheet)) + part("#findings-later", view(:findings_later, sheet:))
+          end
+
+          class << self
+            # @return [Basalt::Model::Element] the one that a phrase is tied to, by its name
+            def known(set, name)
+              found = set.named(name.strip).reject { |one| %w[phrase source].include?(one.kind) }
+              raise Basalt::Mistake, "Nothing is called “#{Basalt::Model::Names.short(name)}”" if found.empty?
+
+              found.find { |one| !one.relation? && one.owner_id.nil? } || found.first
+            end
+
+            # @return [Array(String, Array)] what is done with a phrase in words, and the changes
+            def turned(phrase, act)
+              title = "“#{Basalt::Model::Names.short(phrase['quote'].to_s, 60)}”"
+              case act
+              when "struck" then ["struck the mark at #{title}", [Basalt::Change::Remove.new(id: phrase.id)]]
+              when "accepted" then ["accepted the new words for #{title}", Basalt::Brief::Revising.accepting(phrase)]
+              else raise ActiveRecord::RecordNotFound, "no such act"
+              end
+            end
+          end
+        end
+      end
+    end
+  end
+end

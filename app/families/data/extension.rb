@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Data
+      # What data models bring to the pages and commands.
+      module Extension
+        module_function
+
+        def routes = [Routes]
+        def panels = { facts: :data_facts, sheet: :data_sheet, chosen: :data_chosen, links: :data_links, openers: :schema_opener }
+        def commands = { "derive" => Commands::Derive, "sql" => Commands::Sql }
+        def importers = [Importer]
+      end
+    end
+  end
+end

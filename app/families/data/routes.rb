@@ -1,0 +1,177 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Data
+      # From entities to tables, to SQL, to the proof that a server accepts it.
+      module Routes
+        extend Routing
+
+        SHEET = EditRoutes::SHEET
+
+        helped_by :Deriving
+
+        get "#{SHEET}/derive", needs: :see, answers: :page do
+          at_desk do |desk|
+            sheet = sheet(desk)
+            erb(:derive, locals: { desk:, sheet:, steps: derivation(desk.set, sheet).steps, target: target(desk.set, sheet), whole: whole? })
+          end
+        end
+
+        post "#{SHEET}/derive", needs: :edit, answers: :redirect, makes: "whatever the steps say" do
+          at_desk do |desk|
+            sheet = sheet(desk)
+            keys = params[:all] ? nil : Array(params[:steps]).map(&:to_s)
+            raise Basalt::Mistake, "Choose what is to be taken first" if keys && keys.empty?
+
+            to = derive(desk, sheet, keys)
+            redirect "#{project_path(desk.project_id, "sheets/#{to}")}"
+          end
+        end
+
+        # What the words of the model mean.
+        get("/projects/:project_id/dictionary", needs: :see, answers: :page) { at_desk { |desk| erb(:dictionary, locals: { desk:, dictionary: Basalt::Data::Dictionary.new(desk.set) }) } }
+
+        { "csv" => "text/csv", "md" => "text/markdown" }.each do |ending, type|
+          get "/projects/:project_id/dictionary.#{ending}", needs: :see, answers: :file do
+            at_desk do |desk|
+              content_type type, charset: "utf-8"
+              attachment "dictionary.#{ending}"
+              Basalt::Data::Dictionary.new(desk.set).public_send(ending == "csv" ? :csv : :markdown)
+            end
+          end
+        end
+
+        # How the house names tables and columns.
+        get("/projects/:project_id/conventions", needs: :see, answers: :page) { at_desk { |desk| erb(:conventions, locals: { desk:, house: desk.set.of_kind(Basalt::Data::Logical::Conventions::KIND).first }) } }
+        get("/projects/:project_id/conventions/sample", needs: :see, answers: :part) { at_desk { |desk| view(:convention_sample, tables: sample(desk.set, params)) } }
+
+        post "/projects/:project_id/conventions", needs: :edit, answers: :redirect, makes: "Add, Set" do
+          at_desk do |desk|
+            desk.act(said: "agreed on names", by: person) { |draft| agree(draft, params) }
+            redirect project_path(desk.project_id, "conventions")
+          end
+        end
+
+        # A schema written in SQL becomes tables on a sheet of their own.
+        post "/projects/:project_id/schemas", needs: :edit, answers: :page, makes: "AddSheet, Add, Show" do
+          file = params[:schema]
+          raise Basalt::Mistake, "Choose an SQL file first" unless file.is_a?(Hash) && file[:tempfile]
+
+          read = Basalt::Data::Physical::Schema.new(file[:tempfile].read(Basalt::Data::Physical::Schema::LIMIT + 1).to_s)
+          name = Basalt::Model::Names.short(File.basename(file[:filename].to_s.scrub("?"), ".*").tr("_", " "), 80)
+          at_desk do |desk|
+            kept = made = nil
+            desk.act(said: "brought in the schema #{name}", by: person) do |draft|
+              made = Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), name, "tables")
+              kept = read.into(draft, sheet_id: made)
+            end
+            desk.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
+            erb(:schema, locals: { desk:, sheet: desk.set.sheets[made], kept: })
+          end
+        end
+
+        post "#{SHEET}/judged/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
+          verdict = %w[confirmed disputed open].find { |one| one == params[:verdict] } or raise Basalt::Mistake, "A sentence is confirmed, disputed or open"
+          on_sheet(->(draft) { "#{verdict == 'open' ? 'opened' : verdict} a sentence about #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
+            draft.apply(Basalt::Data::ReadBack.judge(draft, element(draft, params[:element_id]), params[:index].to_i.clamp(0, 1), verdict))
+          end
+        end
+
+        post "#{SHEET}/turned/:element_id", needs: :edit, answers: :pieces, makes: "Turning" do
+          on_sheet(->(draft) { "turned #{Acting.title(draft, draft.element(params[:element_id]))}" }) { |draft, _| draft.apply(Basalt::Data::Turning.new(id: element(draft, params[:element_id]).id)) }
+        end
+
+        # What turned out to be something else.
+        post "#{SHEET}/made/:element_id", needs: :edit, answers: :pieces, makes: "Promoting, Demoting, Objectifying, PullingUp, Merging" do
+          on_sheet(->(_, made) { made.of }) do |draft, _|
+            thing = element(draft, params[:element_id])
+            change, words = Deriving.going_back(draft, thing, params)
+            fresh = change.apply(draft)
+            Fresh.new(words, fresh.respond_to?(:kind) && fresh.kind == "entity" ? [fresh.id] : [])
+          end
+        end
+
+        get "#{SHEET}/schema.sql", needs: :see, answers: :file do
+          at_desk do |desk|
+            content_type "application/sql", charset: "utf-8"
+            attachment "#{sheet(desk).name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.sql"
+            script(desk.set, sheet(desk)).text
+          end
+        end
+
+        post "#{SHEET}/proof", needs: :edit, answers: :part do
+          # Nobody has to wait for the project while the server tries it.
+          statements = at_desk { |desk| script(desk.set, sheet(desk)).statements }
+          raise Basalt::Mistake, "There are no tables on this sheet to prove" if statements.empty?
+
+          outcome = Store::Proof.of(statements)
+          at_desk { |desk| part("#answer", view(:proof, desk:, outcome:, statements:)) }
+        end
+
+        # What the routes need of the model.
+        module Deriving
+          # @return [Array(Object, String)] the change and what it is called
+          def self.going_back(set, thing, params)
+            case params[:into]
+            when "entity" then thing.kind == "relationship" ? [Basalt::Data::Objectifying.new(id: thing.id),
+                                                               "made #{thing.name} an entity"] : [Basalt::Data::Promoting.new(id: thing.id), "made #{thing.name} an entity"]
+            when "attribute" then [Basalt::Data::Demoting.new(id: thing.id), "made #{thing.name} an attribute"]
+            when "general" then [Basalt::Data::PullingUp.new(id: thing.id), "pulled #{thing.name} up"]
+            when "one" then [Basalt::Data::Merging.new(id: thing.id, other_id: params[:other].to_s), "merged #{set.element(params[:other].to_s)&.name} into #{thing.name}"]
+            else raise Basalt::Mistake, "It cannot be made “#{Basalt::Model::Names.short(params[:into])}”"
+            end
+          end
+
+          FACTS = [*Basalt::Data::Logical::Conventions::CHOICES.keys, *Basalt::Data::Logical::Conventions::PATTERNS.keys, "prefix", "longest", "types"].freeze
+          SAMPLE = "sheet S: entities\nentity Work Order\nWork Order has number key, raised at required\nentity Crew\nCrew has code key, phones many\nentity Skill\nSkill has code key\n" \
+                   "a Crew carries out zero or more Work Order; a Work Order \"is carried out by\" exactly one Crew\na Crew holds zero or more Skill; a Skill \"is held by\" zero or more Crew"
+
+          # Makes the one convention of a project, or alters it.
+          def agree(draft, params)
+            kind = Basalt::Data::Logical::Conventions::KIND
+            house = draft.of_kind(kind).first || Basalt::Change::Add.new(kind:, name: "House").apply(draft)
+            FACTS.each { |fact| draft.apply(Basalt::Change::Set.new(id: house.id, fact:, value: params[fact].to_s.strip.then { |text| text.empty? ? nil : text })) }
+            house
+          end
+
+          # @return [Array<Basalt::Data::Logical::Table>] what a small model would come to
+          def sample(_set, params)
+            draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
+            Basalt::Statements::Document.new(SAMPLE).into(draft)
+            house = agree(draft, params)
+            Basalt::Data::Logical::Mapping.new(draft, conventions: Basalt::Data::Logical::Conventions.new(draft.element(house.id))).tables
+          end
+
+          # @return [Basalt::Model::Sheet, nil] the sheet that shows the tables of these entities already
+          def target(set, sheet)
+            ids = set.things_on(sheet.id).map(&:id)
+            tables = set.of_kind("table").select { |table| ids.include?(Basalt::Data::Threads.source(set, table)&.id) }
+            tables.flat_map { |table| set.sheets_of(table.id) }.tally.max_by(&:last)&.first&.then { |id| set.sheets[id] }
+          end
+
+          def derivation(set, sheet, to = target(set, sheet)&.id)
+            Basalt::Data::Logical::Derivation.new(set, sheet_id: to, from: whole? ? nil : sheet.id)
+          end
+
+          # @return [Boolean] whether all entities of the project are meant, and not only those of the sheet
+          def whole? = params[:of] == "project"
+
+          # @return [String] id of the sheet with the tables
+          def derive(desk, sheet, keys)
+            known = target(desk.set, sheet)&.id
+            made = nil
+            desk.act(said: "derived tables from #{sheet.name}", by: person, sheet_id: known || sheet.id) do |draft|
+              made = known || Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "#{sheet.name} as tables", "tables").tap { |id| signed(draft, id) }
+              derivation(draft, sheet, made).into(draft, keys:)
+            end
+            desk.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil } unless known
+            made
+          end
+
+          def script(set, sheet) = Basalt::Data::Physical::Script.new(set, set.things_on(sheet.id).select { |thing| %w[table view].include?(thing.kind) })
+        end
+      end
+    end
+  end
+end

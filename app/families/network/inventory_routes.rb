@@ -1,0 +1,108 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Network
+      # Bringing in an inventory: upload, mapping with a preview, taking it with progress, and the
+      # rows that were rejected.
+      module InventoryRoutes
+        extend Routing
+
+        PATH = "/projects/:project_id/intakes"
+
+        helped_by :Intaking
+
+        post PATH, needs: :edit, answers: :redirect, makes: "an intake" do
+          at_desk { |desk| redirect project_path(desk.project_id, "intakes/#{Intaking.receive(desk.project_id, params[:file]).id}") }
+        end
+
+        get "#{PATH}/:intake_id", needs: :see, answers: :page do
+          at_desk do |desk|
+            intake = intake()
+            next erb(:intake_progress, locals: { desk:, intake: }) unless intake.state == "mapping"
+
+            erb(:intake, locals: { desk:, intake:, table: intake.table, mapping: mapping(intake), refusal: nil, sheet_name: params[:sheet_name] || Intaking.title(intake) })
+          end
+        end
+
+        post "#{PATH}/:intake_id/preview", needs: :edit, answers: :part do
+          at_desk { |desk| view(:intake_preview, desk:, intake: intake(), table: intake().table, mapping: chosen(params), refusal: nil) }
+        end
+
+        post "#{PATH}/:intake_id/take", needs: :edit, answers: :redirect, makes: "Add, Show, Set" do
+          at_desk do |desk|
+            intake = intake()
+            halt redirect(project_path(desk.project_id, "intakes/#{intake.id}")) unless intake.state == "mapping"
+
+            mapping = chosen(params)
+            Basalt::Network::Inventory::Columns.check(mapping, intake.table.headings)
+            name = Basalt::Model::Names.clean(params[:sheet_name])
+            intake.update!(mapping:, state: "running", started_at: Time.now.utc, total: intake.table.rows.length)
+            InventoryWork.start(intake, name, person)
+            redirect project_path(desk.project_id, "intakes/#{intake.id}")
+          end
+        end
+
+        get "#{PATH}/:intake_id/progress", needs: :see, answers: :part do
+          view(:intake_state, intake: intake().tap { |one| InventoryWork.settle(one) })
+        end
+
+        post "#{PATH}/:intake_id/cancel", needs: :edit, answers: :redirect, makes: "an intake that stops" do
+          intake.update!(cancelled: true) unless intake.finished?
+          redirect project_path(params[:project_id], "intakes/#{params[:intake_id]}")
+        end
+
+        get "#{PATH}/:intake_id/rejected.csv", needs: :see, answers: :file do
+          intake = intake()
+          content_type "text/csv"
+          attachment "rejected-rows.csv"
+          rows = (intake.result || {}).fetch("rejected", []).map { |row| [row["line"], row["reason"], *row["cells"]] }
+          Basalt::Formats::CSV.write([["line", "reason", *intake.table.headings], *rows])
+        end
+
+        # What the routes share.
+        module Intaking
+          class << self
+            # @raise [Basalt::Mistake] before anything is kept of a file that is no table
+            def receive(project_id, file)
+              raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
+              raise Basalt::Mistake, "The file is larger than 10 MB" if file[:tempfile].size > Basalt::Formats::CSV::LIMIT
+
+              content = file[:tempfile].read
+              Basalt::Formats::CSV.new(content)
+              Store::Intake.create!(id: SecureRandom.uuid, project_id:, content:, file_name: Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 200))
+            rescue Basalt::Formats::CSV::Unreadable => e
+              raise Basalt::Mistake, "#{Basalt::Model::Names.short(file[:filename].to_s.scrub('?'))}: #{e.message}"
+            end
+
+            def title(intake)
+              File.basename(intake.file_name, ".*").tr("_", " ").strip.then { |name| name.empty? ? "Inventory" : name.capitalize }
+            end
+          end
+
+          def intake
+            Store::Intake.find_by(id: id(params[:intake_id]), project_id: id(params[:project_id])) or raise ActiveRecord::RecordNotFound, "no such intake"
+          end
+
+          def mapping(intake) = intake.mapping || Basalt::Network::Inventory::Columns.guess(intake.table.headings)
+
+          # @return [Hash{String => Integer}] field to column, as chosen
+          def chosen(params)
+            Basalt::Network::Inventory::Columns::FIELDS.each_with_object({}) do |field, found|
+              column = Integer(params["column_#{field}"].to_s, 10, exception: false)
+              found[field] = column if column
+            end
+          end
+
+          # @return [Array, String] rows with what they would become, or why they cannot be shown
+          def preview(desk, table, mapping)
+            draft = Basalt::Change::Draft.new(desk.set)
+            Basalt::Network::Inventory::Intake.new(table, mapping).preview(draft, sheet_id: nil)
+          rescue Basalt::Mistake => e
+            e.message
+          end
+        end
+      end
+    end
+  end
+end

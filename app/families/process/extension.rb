@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Process
+      # What activity tables and data flows bring to the pages and commands.
+      module Extension
+        module_function
+
+        def routes = [Routes]
+        def panels = { facts: :process_facts, sheet: :process_sheet, about: :process_about, links: :process_links }
+        def commands = { "context" => Commands::Context }
+      end
+    end
+  end
+end

@@ -1,0 +1,134 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Process
+      # From the activity table to context and levels.
+      module Routes
+        extend Routing
+
+        SHEET = EditRoutes::SHEET
+
+        helped_by :Framing
+
+        get("#{SHEET}/framing", needs: :see, answers: :page) { at_desk { |desk| erb(:framing, locals: { desk:, sheet: sheet(desk), framing: Basalt::Process::Framing.new(desk.set, sheet(desk).id) }) } }
+
+        post "#{SHEET}/framing", needs: :edit, answers: :redirect, makes: "whatever the steps say" do
+          at_desk do |desk|
+            keys = Array(params[:steps]).map(&:to_s)
+            raise Basalt::Mistake, "Choose what is to be taken first" if keys.empty?
+
+            redirect sheet_path(frame(desk, sheet(desk), keys))
+          end
+        end
+
+        # What the table is about, before anything can be drawn from it.
+        post "#{SHEET}/subject", needs: :edit, answers: :redirect, makes: "Add, SetSubject" do
+          at_desk do |desk|
+            sheet = sheet(desk)
+            desk.act(said: "said what #{sheet.name} is about", by: person, sheet_id: sheet.id) { |draft| Framing.about(draft, sheet, params[:name].to_s) }
+            redirect sheet_path(sheet.id, "framing")
+          end
+        end
+
+        post "#{SHEET}/rows/:element_id", needs: :edit, answers: :pieces, makes: "Reorder" do
+          on_sheet(->(_) { "moved a row" }) do |draft, sheet|
+            row = element(draft, params[:element_id])
+            rows = Register.new(draft, sheet).rows(row.kind).map(&:id)
+            raise Basalt::Mistake, "It has no place among others" unless row.description.ordered && rows.include?(row.id)
+
+            draft.apply(Basalt::Change::Reorder.new(ids: rows, id: row.id, place: rows.index(row.id) + 1 + params[:by].to_i.clamp(-10_000, 10_000)))
+          end
+        end
+
+        post "#{SHEET}/standing/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
+          on_sheet(->(draft) { "decided where #{draft.element(params[:element_id]).name} stands" }) do |draft, _|
+            party = element(draft, params[:element_id])
+            raise Basalt::Mistake, "Only somebody who takes part stands inside or outside" unless party.kind == "party"
+
+            draft.apply(Framing.standing(party, params))
+          end
+        end
+
+        post "#{SHEET}/activities", needs: :edit, answers: :pieces, makes: "Add, Set" do
+          table = Framing.table(params[:file])
+          on_sheet(->(_) { "brought in an activity table" }) { |draft, sheet| Basalt::Process::ActivityTable.into(draft, table, sheet.id) }
+        end
+
+        post "#{SHEET}/opened/:element_id", needs: :edit, answers: :redirect, makes: "AddSheet, SetSubject, Show" do
+          at_desk do |desk|
+            process = element(desk.set, params[:element_id])
+            raise Basalt::Mistake, "Only a process opens into a level" unless process.kind == "process"
+
+            made = nil
+            known = desk.set.sheets_about(process.id).any? { |one| one.notation_name == "data flow" }
+            desk.act(said: "opened #{process.name} into a level", by: person) { |draft| (made = Basalt::Process::Opening.level(draft, process)).then { |id| signed(draft, id) unless known } }
+            desk.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
+            headers "HX-Redirect" => sheet_path(made)
+            htmx? ? "" : redirect(sheet_path(made))
+          end
+        end
+
+        post "/projects/:project_id/flow-notation", needs: :edit, answers: :redirect, makes: "SetVariant" do
+          at_desk do |desk|
+            variant = params[:variant] == "boxes" ? "boxes" : nil
+            desk.act(said: "drew processes as #{variant ? 'rounded boxes' : 'circles'} everywhere", by: person, tidy: false) { |draft| Framing.drawn(draft, variant) }
+            desk.set.sheet_list.select { |one| Framing::FLOWS.include?(one.notation_name) }.each { |one| desk.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
+            redirect params[:back].to_s.match?(Opening::ID) ? sheet_path(params[:back]) : project_path(desk.project_id)
+          end
+        end
+
+        get("#{SHEET}/interfaces", needs: :see, answers: :page) { at_desk { |desk| erb(:interfaces, locals: { desk:, sheet: sheet(desk), list: Basalt::Process::Interfaces.new(desk.set, sheet(desk).id) }) } }
+        get("#{SHEET}/interfaces.csv", needs: :see, answers: :file) { at_desk { |desk| download("interfaces.csv", "text/csv", Basalt::Process::Interfaces.new(desk.set, sheet(desk).id).csv) } }
+        get("#{SHEET}/activities.csv", needs: :see, answers: :file) { at_desk { |desk| download("activities.csv", "text/csv", Basalt::Process::ActivityTable.csv(desk.set, Basalt::Process::Framing.new(desk.set, sheet(desk).id).rows)) } }
+        get("/projects/:project_id/uses", needs: :see, answers: :page) { at_desk { |desk| erb(:uses, locals: { desk:, uses: Basalt::Usage::Matrix.new(desk.set) }) } }
+        get("/projects/:project_id/uses.csv", needs: :see, answers: :file) { at_desk { |desk| download("uses.csv", "text/csv", Basalt::Usage::Matrix.new(desk.set).csv) } }
+
+        # What the routes need of the model.
+        module Framing
+          FLOWS = Basalt::Process::Opening::FLOWS
+
+          # @return [String] id of the sheet to go to
+          def frame(desk, sheet, keys)
+            fresh = []
+            desk.act(said: "drew the context from #{sheet.name}", by: person, sheet_id: sheet.id) do |draft|
+              before = draft.sheet_list.map(&:id)
+              Basalt::Process::Framing.new(draft, sheet.id).into(draft, keys:)
+              fresh = (draft.sheet_list.map(&:id) - before).each { |id| signed(draft, id) }
+            end
+            fresh.each { |id| desk.act(said: "laid out #{desk.set.sheets[id].name}", by: person, sheet_id: id, tidy: true) { nil } }
+            fresh.first || Basalt::Process::Framing.new(desk.set, sheet.id).context&.id || sheet.id
+          end
+
+          class << self
+            def about(draft, sheet, name)
+              process = draft.named(Basalt::Model::Names.clean(name)).find { |one| one.kind == "process" } || Basalt::Change::Add.new(kind: "process", name:).apply(draft)
+              draft.apply(Basalt::Change::SetSubject.new(sheet_id: sheet.id, element_id: process.id))
+            end
+
+            # @return [Array] changes
+            def standing(party, params)
+              return [Basalt::Change::Set.new(id: party.id, fact: "decided", value: nil)] if params[:standing] == "table"
+
+              reason = params[:reason].to_s.strip
+              raise Basalt::Mistake, "Say why, so that others can follow" if reason.empty?
+
+              standing = params[:standing] == "outside" ? Basalt::Process::Kinds::OUTSIDER : Basalt::Process::Kinds::ROLE
+              [Basalt::Change::Set.new(id: party.id, fact: "standing", value: standing), Basalt::Change::Set.new(id: party.id, fact: "decided", value: reason)]
+            end
+
+            def drawn(draft, variant)
+              draft.sheet_list.select { |sheet| FLOWS.include?(sheet.notation_name) }.each { |sheet| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
+            end
+
+            def table(file)
+              raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
+
+              Basalt::Formats::CSV.new(file[:tempfile].read(Basalt::Statements::Document::LIMIT + 1).to_s)
+            end
+          end
+        end
+      end
+    end
+  end
+end

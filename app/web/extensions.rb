@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Web
+  # What the families bring to the pages and the commands: each in a folder of app/families with an +extension.rb+. Finding
+  # the folders is all that the application knows of them; one whose family the core does not have is left alone.
+  module Extensions
+    FOLDER = File.join(APPLICATION_ROOT, "app/families")
+
+    class << self
+      # @return [Array<Module>] each may have +routes+, +panels+, +commands+, +importers+ and +samples+
+      def all
+        @all ||= names.map { |name| Families.const_get(name.capitalize)::Extension }.freeze
+      end
+
+      # @param part [Symbol]
+      # @return [Array] what all families bring of that part
+      def gather(part) = all.select { |one| one.respond_to?(part) }.flat_map { |one| one.public_send(part) }
+
+      # @param place [Symbol] where it stands: +:facts+ of an element, +:sheet+, +:chosen+ things, +:links+ and +:openers+ of a
+      #   project, +:beside+ a sheet
+      # @return [Array<Symbol>] templates
+      def panels(place) = gather(:panels).flat_map { |panels| panels.to_a }.select { |at, _| at == place }.map(&:last)
+
+      # @return [Hash{String => Class}] commands by name
+      def commands = gather(:commands).flat_map(&:to_a).to_h
+
+      # @return [Array<String>] folders of templates
+      def views = names.map { |name| File.join(FOLDER, name, "views") }
+
+      private
+
+      def names = Basalt::Families.names.select { |name| File.exist?(File.join(FOLDER, name, "extension.rb")) }
+    end
+  end
+end

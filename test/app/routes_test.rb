@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+require_relative "../support/request_helper"
+require_relative "../support/stub_any"
+
+# The table of routes: every address is in it and states what it needs, and each answers to whoever has that.
+class RoutesTest < Minitest::Test
+  include RequestHelper
+
+  ROUTES = Web::RouteTable.all
+
+  def test_every_address_of_the_application_is_in_the_table
+    served = Web::Application.routes.slice("GET", "POST").flat_map { |verb, list| list.map { |pattern, *| [verb, pattern.to_s] } }.uniq
+    assert_equal served.sort, ROUTES.map { |route| [route.verb, route.path] }.uniq.sort
+    assert_equal ROUTES.length, ROUTES.map { |route| [route.verb, route.path] }.uniq.length
+    assert_empty Web::Application.routes.keys - %w[GET POST HEAD]
+  end
+
+  def test_what_alters_nothing_can_be_seen_and_what_makes_changes_can_not
+    ROUTES.each do |route|
+      assert_equal route.verb == "GET", route.needs == :see, route.path
+      refute route.makes, route.path if route.verb == "GET"
+    end
+  end
+
+  def test_the_table_is_printed
+    out = StringIO.new
+    assert_equal 0, CommandLine::Main.run(["routes"], out:, err: StringIO.new)
+    assert_equal ROUTES.length, out.string.lines.length
+    ROUTES.each { |route| assert_includes out.string, route.path }
+  end
+
+  def intake = @intake ||= Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content: "name,role\nx,server", file_name: "x.csv")
+  def image = @image ||= Store::Image.create!(id: SecureRandom.uuid, project_id: @project.id, name: "x", type: "image/png", width: 1, height: 1, content: "x")
+
+  # What a parameter of an address can be, in the sample.
+  def candidates(name, set)
+    case name
+    when "project_id" then [@project.id]
+    when "sheet_id" then set.sheet_list.map(&:id)
+    when "element_id" then set.elements.each.group_by(&:kind).values.flat_map { |list| list.first(1) }.map(&:id)
+    when "source_id" then set.of_kind("source").map(&:id)
+    when "kind" then %w[device attribute]
+    when "key" then %w[container]
+    when "intake_id" then [intake.id]
+    when "image_id" then [image.id]
+    else flunk "nobody says what #{name} is"
+    end
+  end
+
+  def addresses(route, set)
+    route.parameters.reduce([route.path.gsub(/[?]/, "")]) { |paths, name| paths.product(candidates(name, set)).map { |path, value| path.sub(":#{name}", value) } }
+  end
+
+  def test_each_page_answers_to_whoever_has_what_it_needs
+    set = model_of(@project)
+    finding = Basalt::Checks::Runner.new(set).findings.find(&:repair).key
+    ROUTES.select { |route| route.verb == "GET" }.each do |route|
+      found = addresses(route, set).lazy.map { |address|
+        get("#{address}?#{URI.encode_www_form(chosen: set.things_on(set.sheet_list.first.id).first.id, finding:)}")
+        last_response.status
+      }.find { |status| status < 400 }
+      assert found, "#{route.path}: #{last_response.status} #{last_response.body[0, 200]}"
+      assert_answered route
+    end
+  end
+
+  def assert_answered(route)
+    return if last_response.redirect?
+
+    type = last_response.content_type
+    case route.answers
+    when :page then assert_includes last_response.body, "<!doctype html>", route.path
+    when :json then assert_match(/json/, type, route.path)
+    when :part, :pieces then refute_includes last_response.body, "<!doctype html>", route.path
+    when :file then refute_match(/html/, type, route.path)
+    end
+  end
+
+  def test_whoever_may_only_see_alters_nothing
+    before = rows(model_of(@project))
+    Web::Opening.stub_any(:may?, ->(need) { need == :see }) do
+      ROUTES.reject { |route| route.needs == :see }.each do |route|
+        post(addresses_of_own(route), { token: }, "HTTP_HX_REQUEST" => "true")
+        assert_equal 403, last_response.status, route.path
+      end
+      get "/projects/#{@project.id}"
+      assert_equal 200, last_response.status
+    end
+    assert_equal before, rows(model_of(@project))
+  end
+
+  def addresses_of_own(route) = route.path.gsub(":project_id", @project.id).gsub(":sheet_id", @sheet.id).gsub(/:\w+/, SecureRandom.uuid)
+end
