@@ -51,9 +51,16 @@ module CommandLine
       Store::Database.connect(url, own:)
       Store::Database.migrate
       Web::Extensions.gather(:settling).each(&:settle_interrupted)
-      Demo.load unless options[:empty] || Store::Project.any?
+      bring_sample unless options[:empty] || Store::Project.any?
     rescue ActiveRecord::ConnectionNotEstablished, ActiveRecord::NoDatabaseError => e
       raise Basalt::Mistake, "The database cannot be reached: #{e.message.lines.first.strip}"
+    end
+
+    # A sample that speaks of a family that is not here is left out.
+    def bring_sample
+      Demo.load
+    rescue Basalt::Statements::Misread => e
+      err.puts "The sample was left out, since not all of it is understood here: #{e.message.lines.first.strip}"
     end
 
     def announce
