@@ -15,20 +15,20 @@ module Web
     # @yieldparam sheet [Basalt::Model::Sheet]
     # @yieldreturn [Object] what was made, a Fresh where the page is to select it
     def on_sheet(said, &change)
-      at_desk { |desk| perform(desk, said, &change) }
+      with_project { |project| perform(project, said, &change) }
     end
 
-    def perform(desk, said, &)
-      acted = act_on(desk, said, &)
-      answer(desk, acted, message: acted.outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
+    def perform(project, said, &)
+      acted = act_on(project, said, &)
+      answer(project, acted, message: acted.outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
     end
 
     # @return [Acted]
-    def act_on(desk, said, **options)
-      sheet = sheet(desk)
-      marked = marked(desk)
+    def act_on(project, said, **options)
+      sheet = sheet(project)
+      marked = marked(project)
       made = words = nil
-      outcome = desk.act(said: -> { words }, by: person, sheet_id: sheet.id, **options) do |draft|
+      outcome = project.act(said: -> { words }, by: person, sheet_id: sheet.id, **options) do |draft|
         made = yield draft, sheet
         words = said.respond_to?(:call) ? said.call(*[draft, made].first(said.arity)) : said
       end

@@ -15,12 +15,12 @@ module Web
     end
 
     post "#{SHEET}/connected", needs: :edit, answers: :pieces, makes: "Join" do
-      at_desk do |desk|
-        one, other = [params[:from], params[:to]].map { |end_id| element(desk.set, end_id).id }
-        kinds = Basalt::Change::Join.possible(desk.set, one, other, sheet(desk).notation.lines)
-        next offer_kinds(desk, one, other, kinds) if kinds.length > 1 && params[:join].nil?
+      with_project do |project|
+        one, other = [params[:from], params[:to]].map { |end_id| element(project.set, end_id).id }
+        kinds = Basalt::Change::Join.possible(project.set, one, other, sheet(project).notation.lines)
+        next offer_kinds(project, one, other, kinds) if kinds.length > 1 && params[:join].nil?
 
-        perform(desk, "connected #{desk.set.element(one).name} and #{desk.set.element(other).name}") { |draft, on|
+        perform(project, "connected #{project.set.element(one).name} and #{project.set.element(other).name}") { |draft, on|
           Fresh.new(nil, [Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id])])
         }
       end
@@ -161,8 +161,8 @@ module Web
       end
 
       # Several kinds of line could join the two: which?
-      def offer_kinds(desk, one, other, kinds)
-        part("#answer", view(:offer_kinds, desk:, sheet: sheet(desk), one:, other:, kinds:))
+      def offer_kinds(project, one, other, kinds)
+        part("#answer", view(:offer_kinds, project:, sheet: sheet(project), one:, other:, kinds:))
       end
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Web
-  # What is done on a sheet. Every route makes changes, hands them to the desk and answers
+  # What is done on a sheet. Every route makes changes, hands them to the project and answers
   # with the pieces that became different.
   module EditRoutes
     extend Routing
@@ -25,15 +25,15 @@ module Web
     end
 
     post "#{SHEET}/tidy", needs: :edit, answers: :pieces, makes: "SetLayoutStyle, Arrange" do
-      at_desk do |desk|
-        part = params[:part] ? Acting.chosen(desk.set, params) : nil
+      with_project do |project|
+        part = params[:part] ? Acting.chosen(project.set, params) : nil
         style = params[:layout_style]
-        words = style ? "laid out #{sheet(desk).name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(style, 'afresh')}" : "tidied #{part ? Acting.titles(desk.set, part) : sheet(desk).name}"
-        acted = act_on(desk, words, tidy: part || true, by_hand: true) do |draft, sheet|
+        words = style ? "laid out #{sheet(project).name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(style, 'afresh')}" : "tidied #{part ? Acting.titles(project.set, part) : sheet(project).name}"
+        acted = act_on(project, words, tidy: part || true, by_hand: true) do |draft, sheet|
           draft.apply(Basalt::Change::SetLayoutStyle.new(sheet_id: sheet.id, style: style.empty? ? nil : style)) if style
         end
-        answer(desk, acted, message: acted.outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true) +
-          part("#layout-styles-list", view(:layout_styles, sheet: sheet(desk)))
+        answer(project, acted, message: acted.outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true) +
+          part("#layout-styles-list", view(:layout_styles, sheet: sheet(project)))
       end
     end
 
@@ -64,9 +64,9 @@ module Web
     end
 
     get "#{SHEET}/inplace/:element_id", needs: :see, answers: :json do
-      at_desk do |desk|
-        sheet(desk)
-        element = element(desk.set, params[:element_id])
+      with_project do |project|
+        sheet(project)
+        element = element(project.set, params[:element_id])
         content_type :json
         JSON.generate({ name: element.name.to_s, **element.description.brief.to_h { |fact| [fact, element[fact].to_s] } })
       end
@@ -82,13 +82,13 @@ module Web
 
     %w[undo redo].each do |turn|
       post "#{SHEET}/#{turn}", needs: :edit, answers: :pieces, makes: "Revert" do
-        at_desk do |desk|
-          marked = marked(desk)
-          outcome = desk.public_send(turn, by: person, sheet_id: sheet(desk).id)
-          acted = Acting::Acted.new(sheet(desk), outcome || Acting::NOTHING, nil, marked)
-          next answer(desk, acted, message: "Nothing to #{turn}") unless outcome
+        with_project do |project|
+          marked = marked(project)
+          outcome = project.public_send(turn, by: person, sheet_id: sheet(project).id)
+          acted = Acting::Acted.new(sheet(project), outcome || Acting::NOTHING, nil, marked)
+          next answer(project, acted, message: "Nothing to #{turn}") unless outcome
 
-          answer(desk, acted, message: "#{turn == 'undo' ? 'Undone' : 'Done again'}: #{outcome.said}", fresh: outcome.affected.length > 200)
+          answer(project, acted, message: "#{turn == 'undo' ? 'Undone' : 'Done again'}: #{outcome.said}", fresh: outcome.affected.length > 200)
         end
       end
     end

@@ -10,36 +10,36 @@ module Web
     helped_by :Findings
 
     get "#{SHEET}/findings", needs: :see, answers: :part do
-      at_desk do |desk|
-        sheet = sheet(desk)
-        before = marked(desk)
-        note_findings(desk)
-        [*findings_parts(desk, sheet), part("#pieces", pieces(desk, sheet, Acting::Acted.new(sheet, Acting::NOTHING, nil, before)))].join
+      with_project do |project|
+        sheet = sheet(project)
+        before = marked(project)
+        note_findings(project)
+        [*findings_parts(project, sheet), part("#pieces", pieces(project, sheet, Acting::Acted.new(sheet, Acting::NOTHING, nil, before)))].join
       end
     end
 
     get "#{SHEET}/repair", needs: :see, answers: :part do
-      at_desk do |desk|
-        sheet(desk)
-        repair = found(desk.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
-        draft = Basalt::Change::Draft.new(desk.set).apply(repair.changes)
-        gone, fresh = Basalt::Statements::Consequence.of(desk.set, draft)
+      with_project do |project|
+        sheet(project)
+        repair = found(project.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
+        draft = Basalt::Change::Draft.new(project.set).apply(repair.changes)
+        gone, fresh = Basalt::Statements::Consequence.of(project.set, draft)
         view(:repair, gone:, fresh:)
       end
     end
 
     post "#{SHEET}/repairs", needs: :edit, answers: :pieces, makes: "whatever the repair says" do
-      at_desk do |desk|
-        repair = found(desk.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
-        perform(desk, "repaired: #{repair.label}") { |draft, _| draft.apply(repair.changes) }
+      with_project do |project|
+        repair = found(project.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
+        perform(project, "repaired: #{repair.label}") { |draft, _| draft.apply(repair.changes) }
       end
     end
 
     post "#{SHEET}/waivers", needs: :edit, answers: :pieces, makes: "Waive" do
-      at_desk do |desk|
-        found = found(desk.findings)
-        change = Basalt::Change::Waive.new(finding: found.key, state: found.state(desk.set), reason: params[:reason], said_by: person, at: Time.now.utc.iso8601)
-        perform(desk, "waived: #{found.message}") { |draft, _| draft.apply(change) }
+      with_project do |project|
+        found = found(project.findings)
+        change = Basalt::Change::Waive.new(finding: found.key, state: found.state(project.set), reason: params[:reason], said_by: person, at: Time.now.utc.iso8601)
+        perform(project, "waived: #{found.message}") { |draft, _| draft.apply(change) }
       end
     end
 

@@ -36,11 +36,11 @@ module Web
       brought = Drawings::SymbolSet.new(file[:tempfile])
       project_id = Store::Project.find(id(params[:project_id])).id
       images = brought.images.to_h { |name, image| [name, Store::Image.create!(id: SecureRandom.uuid, project_id:, name:, type: image.type, width: image.width, height: image.height, content: image.content)] }
-      at_desk do |desk|
+      with_project do |project|
         done = kept_with(images.values) do
-          perform(desk, "brought in #{Basalt::English.count(images.length, 'symbol')}") { |draft, _| images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) } }
+          perform(project, "brought in #{Basalt::English.count(images.length, 'symbol')}") { |draft, _| images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) } }
         end
-        done + part("#facts", view(:sheet_facts, desk:, sheet: sheet(desk))) + part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
+        done + part("#facts", view(:sheet_facts, project:, sheet: sheet(project))) + part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
       end
     end
 

@@ -8,12 +8,12 @@ module Web
     PAGE = 100
 
     get "/projects/:project_id/journal", needs: :see, answers: :page do
-      at_desk do |desk|
-        sheet = params[:sheet] && desk.set.sheets[id(params[:sheet])]
-        element = params[:element] && element(desk.set, params[:element])
+      with_project do |project|
+        sheet = params[:sheet] && project.set.sheets[id(params[:sheet])]
+        element = params[:element] && element(project.set, params[:element])
         page = params[:page].to_i.clamp(0, 100_000)
-        entries = Store::JournalEntry.told(desk.project_id, sheet_id: sheet&.id, element_id: element&.id)
-        erb(:journal, locals: { desk:, sheet:, element:, page:, entries: entries.offset(page * PAGE).limit(PAGE + 1).to_a })
+        entries = Store::JournalEntry.told(project.project_id, sheet_id: sheet&.id, element_id: element&.id)
+        erb(:journal, locals: { project:, sheet:, element:, page:, entries: entries.offset(page * PAGE).limit(PAGE + 1).to_a })
       end
     end
   end

@@ -15,19 +15,19 @@ module Web
       value.to_s.match?(ID) ? value : raise(ActiveRecord::RecordNotFound, "no such id")
     end
 
-    # @yieldparam desk [Store::ProjectSession]
-    def at_desk
-      Store::ProjectSession.for(id(params[:project_id])).open(request: asked) do |desk|
-        once(desk) { yield(desk) }
+    # @yieldparam project [Store::ProjectSession]
+    def with_project
+      Store::ProjectSession.for(id(params[:project_id])).open(request: asked) do |project|
+        once(project) { yield(project) }
       end
     end
 
     # What was done already is answered again, also when it was asked for twice at the same time.
-    def once(desk)
-      entry = Store::JournalEntry.asked_for(desk.project_id, act_id)
-      entry ? answer_again(desk, entry) : yield
+    def once(project)
+      entry = Store::JournalEntry.asked_for(project.project_id, act_id)
+      entry ? answer_again(project, entry) : yield
     rescue Store::Repository::Repeated
-      answer_again(desk, Store::JournalEntry.asked_for(desk.project_id, act_id))
+      answer_again(project, Store::JournalEntry.asked_for(project.project_id, act_id))
     end
 
     # @return [Store::Request] what the page asks for
@@ -40,8 +40,8 @@ module Web
     end
 
     # @return [Basalt::Model::Sheet]
-    def sheet(desk)
-      desk.set.sheets[id(params[:sheet_id])] or raise ActiveRecord::RecordNotFound, "no such sheet"
+    def sheet(project)
+      project.set.sheets[id(params[:sheet_id])] or raise ActiveRecord::RecordNotFound, "no such sheet"
     end
 
     # An act may come too late for what it is about; a page of what is not there is not found.

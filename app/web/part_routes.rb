@@ -10,18 +10,18 @@ module Web
     helped_by :Parts
 
     get "#{SHEET}/part/:element_id", needs: :see, answers: :json do
-      at_desk do |desk|
-        sheet(desk) && element(desk.set, params[:element_id])
-        part, owner = part_and_owner(desk.set)
+      with_project do |project|
+        sheet(project) && element(project.set, params[:element_id])
+        part, owner = part_and_owner(project.set)
         content_type :json
-        JSON.generate({ text: Basalt::Statements::PartLine.new(desk.set, sheet(desk).id, owner).of(part) })
+        JSON.generate({ text: Basalt::Statements::PartLine.new(project.set, sheet(project).id, owner).of(part) })
       end
     end
 
     # Whether a line would be understood, and from which letter on not.
     get "#{SHEET}/part-check/:element_id", needs: :see, answers: :json do
-      at_desk do |desk|
-        at, reason = Basalt::Statements::PartLine.new(desk.set, sheet(desk).id, element(desk.set, params[:element_id])).wrong(params[:text].to_s)
+      with_project do |project|
+        at, reason = Basalt::Statements::PartLine.new(project.set, sheet(project).id, element(project.set, params[:element_id])).wrong(params[:text].to_s)
         content_type :json
         JSON.generate({ at:, reason: })
       end

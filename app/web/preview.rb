@@ -7,8 +7,8 @@ module Web
     MOST = 8
 
     # @param text [String] the line so far
-    def initialize(desk, sheet, text)
-      @desk = desk
+    def initialize(project, sheet, text)
+      @project = project
       @sheet = sheet
       @text = text
     end
@@ -30,7 +30,7 @@ module Web
     def foretold
       return [:nothing, ""] if @text.strip.empty?
 
-      draft = @draft = Basalt::Change::Draft.new(@desk.set)
+      draft = @draft = Basalt::Change::Draft.new(@project.set)
       Acting.say(draft, @sheet, @text)
       draft.effect.empty? ? [:nothing, "stands so already"] : consequence(draft)
     rescue Basalt::Mistake => e
@@ -41,7 +41,7 @@ module Web
     def ghost
       return [] unless %i[fits warns].include?(hint.first) && @draft
 
-      @desk.preview(@draft, @sheet.id)
+      @project.preview(@draft, @sheet.id)
     rescue Basalt::Mistake
       []
     end
@@ -66,12 +66,12 @@ module Web
     end
 
     def expected(head, from)
-      context = Basalt::Statements::Context.new(Basalt::Change::Draft.new(@desk.set), sheet_id: @sheet.id)
+      context = Basalt::Statements::Context.new(Basalt::Change::Draft.new(@project.set), sheet_id: @sheet.id)
       Basalt::Statements::Completion.new(head, context).words.map { |word, type| [from, word, type] }
     end
 
     def consequence(draft)
-      before = @desk.findings.map(&:key)
+      before = @project.findings.map(&:key)
       fresh = Basalt::Checks::Runner.new(draft).findings.reject { |finding| before.include?(finding.key) }
       worst = fresh.find(&:error?)
       return [:warns, "#{worst.message}. #{worst.why}"] if worst

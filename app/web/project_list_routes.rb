@@ -62,9 +62,9 @@ module Web
       end
 
       # The list tells how many findings were open when they were last worked out.
-      def note_findings(desk)
-        open = desk.findings.length
-        Store::Project.where(id: desk.project_id).where("open_findings IS DISTINCT FROM ?", open).update_all(open_findings: open)
+      def note_findings(project)
+        open = project.findings.length
+        Store::Project.where(id: project.project_id).where("open_findings IS DISTINCT FROM ?", open).update_all(open_findings: open)
       end
     end
   end

@@ -23,24 +23,24 @@ module Web
     end
 
     get "/projects/:project_id", needs: :see, answers: :page do
-      at_desk do |desk|
-        note_findings(desk)
-        erb(:project, locals: { desk:, found: nil, asked: nil, last: last_acts(desk) })
+      with_project do |project|
+        note_findings(project)
+        erb(:project, locals: { project:, found: nil, asked: nil, last: last_acts(project) })
       end
     end
 
     get "/projects/:project_id/search", needs: :see, answers: :page do
-      at_desk do |desk|
-        found = search(desk.set, params[:q].to_s)
-        htmx? ? view(:found, desk:, found:, asked: params[:q]) : erb(:project, locals: { desk:, found:, asked: params[:q], last: last_acts(desk) })
+      with_project do |project|
+        found = search(project.set, params[:q].to_s)
+        htmx? ? view(:found, project:, found:, asked: params[:q]) : erb(:project, locals: { project:, found:, asked: params[:q], last: last_acts(project) })
       end
     end
 
     post "/projects/:project_id/sheets", needs: :edit, answers: :redirect, makes: "AddSheet" do
-      at_desk do |desk|
+      with_project do |project|
         change = Basalt::Change::AddSheet.new(name: params[:name], notation: params[:notation].to_s, drawn_by: person, dated: Date.today.iso8601)
-        desk.act(said: "opened the sheet #{params[:name]}", by: person) { |draft| draft.apply(change) }
-        redirect project_path(desk.project_id, "sheets/#{desk.set.sheets.by(:name, Basalt::Model::Names.clean(params[:name])).first.id}")
+        project.act(said: "opened the sheet #{params[:name]}", by: person) { |draft| draft.apply(change) }
+        redirect project_path(project.project_id, "sheets/#{project.set.sheets.by(:name, Basalt::Model::Names.clean(params[:name])).first.id}")
       end
     end
 
@@ -61,7 +61,7 @@ module Web
 
     %w[undo redo].each do |turn|
       post "/projects/:project_id/#{turn}", needs: :edit, answers: :redirect, makes: "Revert" do
-        at_desk { |desk| desk.public_send(turn, by: person) }
+        with_project { |project| project.public_send(turn, by: person) }
         redirect project_path(params[:project_id])
       end
     end
@@ -88,8 +88,8 @@ module Web
       end
 
       # @return [Hash{String => Store::JournalEntry}] the last act on each sheet
-      def last_acts(desk)
-        Store::JournalEntry.where(project_id: desk.project_id).where.not(sheet_id: nil).select("DISTINCT ON (sheet_id) project_id, number, sheet_id, said_by, at")
+      def last_acts(project)
+        Store::JournalEntry.where(project_id: project.project_id).where.not(sheet_id: nil).select("DISTINCT ON (sheet_id) project_id, number, sheet_id, said_by, at")
                            .order(:sheet_id, number: :desc).index_by(&:sheet_id)
       end
     end

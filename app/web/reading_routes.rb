@@ -9,16 +9,16 @@ module Web
     LIMIT = 2_000_000
 
     post "#{SHEET}/reading", needs: :edit, answers: :pieces, makes: "whatever the sentences say" do
-      at_desk do |desk|
+      with_project do |project|
         raise Basalt::Mistake, "The text is larger than 2 MB" if params[:text].to_s.length > LIMIT
 
         before, after = [params[:before], params[:text]].map { |text| text.to_s.gsub("\r", "").split("\n") }
-        revision = Basalt::Statements::ReadingPatch.new(desk.set, sheet(desk).id, before, after)
-        parts = perform(desk, ->(_) { "edited the reading of #{sheet(desk).name}" }) do |draft, _|
+        revision = Basalt::Statements::ReadingPatch.new(project.set, sheet(project).id, before, after)
+        parts = perform(project, ->(_) { "edited the reading of #{sheet(project).name}" }) do |draft, _|
           revision.into(draft)
-          desk.keep_answer(lines: revision.refused.map(&:to_h))
+          project.keep_answer(lines: revision.refused.map(&:to_h))
         end
-        [parts, part("#reading", reading_after(desk, sheet(desk), revision.refused))].join
+        [parts, part("#reading", reading_after(project, sheet(project), revision.refused))].join
       end
     end
 
@@ -37,8 +37,8 @@ module Web
       end
 
       # What could not be understood stays where it was typed.
-      def reading_after(desk, sheet, refused)
-        reading = Basalt::Statements::Unparser.new(desk.set).reading(sheet.id)
+      def reading_after(project, sheet, refused)
+        reading = Basalt::Statements::Unparser.new(project.set).reading(sheet.id)
         return view(:sentences, sheet:, reading:) if refused.empty?
 
         lines, owners = lines_and_owners(reading)

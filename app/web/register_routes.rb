@@ -11,10 +11,10 @@ module Web
     helped_by :Tables
 
     get "#{SHEET}/register/:kind", needs: :see, answers: :part do
-      at_desk do |desk|
+      with_project do |project|
         raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
 
-        locals = { desk:, sheet: sheet(desk), kind: params[:kind], order: order }
+        locals = { project:, sheet: sheet(project), kind: params[:kind], order: order }
         from = params[:from].to_i.clamp(0, 1_000_000)
         from.zero? ? part("#tabs", view(:tabs, **locals)) + view(:table, **locals) : view(:rows, **locals, from:)
       end
@@ -22,31 +22,31 @@ module Web
 
     # The parts of one thing, for the margin.
     get "#{SHEET}/parts-of/:element_id/:kind", needs: :see, answers: :part do
-      at_desk do |desk|
-        raise ActiveRecord::RecordNotFound, "no such table" unless sheet(desk).notation.parts.include?(params[:kind])
+      with_project do |project|
+        raise ActiveRecord::RecordNotFound, "no such table" unless sheet(project).notation.parts.include?(params[:kind])
 
-        view(:table, desk:, sheet: sheet(desk), kind: params[:kind], order:, owner: element(desk.set, params[:element_id]))
+        view(:table, project:, sheet: sheet(project), kind: params[:kind], order:, owner: element(project.set, params[:element_id]))
       end
     end
 
     # Names that a cell can refer to.
     get "#{SHEET}/names/:kind/:key", needs: :see, answers: :part do
-      at_desk do |desk|
-        column = Basalt::Register::Columns.of(sheet(desk).notation, params[:kind]).find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
+      with_project do |project|
+        column = Basalt::Register::Columns.of(sheet(project).notation, params[:kind]).find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
         raise ActiveRecord::RecordNotFound, "no such column" unless column&.reference?
 
-        view(:names, names: desk.set.of_kind(*column.kinds).filter_map(&:name).uniq.sort.first(MOST_NAMES))
+        view(:names, names: project.set.of_kind(*column.kinds).filter_map(&:name).uniq.sort.first(MOST_NAMES))
       end
     end
 
     post "#{SHEET}/cells", needs: :edit, answers: :pieces, makes: "Add, Set, Rejoin" do
-      at_desk do |desk|
-        owner = params[:owner].to_s.empty? ? nil : element(desk.set, params[:owner])
-        entry = Basalt::Register::Entry.new(sheet(desk), Tables.kind(params[:parts] || params[:kind]), Tables.cells(params[:cells]), owner_id: owner&.id)
-        acted = act_on(desk, ->(_, taken) { Tables.said(entry, taken) }) do |draft, _|
-          entry.into(draft).tap { desk.keep_answer(made: entry.made, refused: entry.refused.map(&:to_h)) }
+      with_project do |project|
+        owner = params[:owner].to_s.empty? ? nil : element(project.set, params[:owner])
+        entry = Basalt::Register::Entry.new(sheet(project), Tables.kind(params[:parts] || params[:kind]), Tables.cells(params[:cells]), owner_id: owner&.id)
+        acted = act_on(project, ->(_, taken) { Tables.said(entry, taken) }) do |draft, _|
+          entry.into(draft).tap { project.keep_answer(made: entry.made, refused: entry.refused.map(&:to_h)) }
         end
-        answer(desk, acted, entry:)
+        answer(project, acted, entry:)
       end
     end
 

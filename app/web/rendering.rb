@@ -15,7 +15,7 @@ module Web
     end
 
     # @return [Basalt::Drawing::Scene] for a page, images by their addresses
-    def scene(desk, sheet_id) = desk.scene(sheet_id, images: Pictures.linked(desk.project_id))
+    def scene(project, sheet_id) = project.scene(sheet_id, images: Pictures.linked(project.project_id))
 
     # @param box [Basalt::Layout::Box]
     # @return [String] as the page's scripts read it
@@ -33,67 +33,67 @@ module Web
     # @param acted [Acting::Acted]
     # @param fresh [Boolean] whether the whole sheet is told
     # @param entry [Register::Told, nil] what came of cells that were filled in
-    def answer(desk, acted, message: nil, fresh: false, entry: nil)
-      sheet = desk.set.sheets[acted.sheet.id]
+    def answer(project, acted, message: nil, fresh: false, entry: nil)
+      sheet = project.set.sheets[acted.sheet.id]
       new_ids = acted.made.is_a?(Fresh) ? acted.made.ids : []
-      [part("#pieces", fresh ? whole(desk, sheet, entry:, new_ids:) : pieces(desk, sheet, acted, entry:, new_ids:)), part("#findings-later", view(:findings_later, sheet:)),
-       part("#history", view(:history, desk:, sheet:)), part("#tabs", view(:tabs, desk:, sheet:, kind: params[:kind])),
-       *selection_part(desk, sheet), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
+      [part("#pieces", fresh ? whole(project, sheet, entry:, new_ids:) : pieces(project, sheet, acted, entry:, new_ids:)), part("#findings-later", view(:findings_later, sheet:)),
+       part("#history", view(:history, project:, sheet:)), part("#tabs", view(:tabs, project:, sheet:, kind: params[:kind])),
+       *selection_part(project, sheet), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
     end
 
     # An act that was done and is asked for again is told again: the whole sheet, or source, as it stands now, and
     # what the first answer told besides.
-    def answer_again(desk, entry)
-      return after_marking(desk) if params[:source_id] && htmx?
+    def answer_again(project, entry)
+      return after_marking(project) if params[:source_id] && htmx?
 
-      sheet = params[:sheet_id] && desk.set.sheets[params[:sheet_id]]
-      return redirect(project_path(desk.project_id)) unless sheet
+      sheet = params[:sheet_id] && project.set.sheets[params[:sheet_id]]
+      return redirect(project_path(project.project_id)) unless sheet
 
       told = entry.answer || {}
       entry = Register::Told.new(made: told["made"], refused: told["refused"].map { |one| Basalt::Register::Entry::Refused.new(**one.transform_keys(&:to_sym)) }) if told["made"]
-      parts = answer(desk, Acting::Acted.new(sheet, Acting::NOTHING), fresh: true, entry:)
-      told["lines"] ? parts + part("#reading", reading_after(desk, sheet, told["lines"].map { |one| Basalt::Statements::ReadingPatch::Refused.new(**one.transform_keys(&:to_sym)) })) : parts
+      parts = answer(project, Acting::Acted.new(sheet, Acting::NOTHING), fresh: true, entry:)
+      told["lines"] ? parts + part("#reading", reading_after(project, sheet, told["lines"].map { |one| Basalt::Statements::ReadingPatch::Refused.new(**one.transform_keys(&:to_sym)) })) : parts
     end
 
-    def findings_parts(desk, sheet)
-      findings = desk.findings_on(sheet.id)
-      [part("#findings", view(:findings, desk:, sheet:, findings:)), part("#counts", view(:counts, findings:))]
+    def findings_parts(project, sheet)
+      findings = project.findings_on(sheet.id)
+      [part("#findings", view(:findings, project:, sheet:, findings:)), part("#counts", view(:counts, findings:))]
     end
 
-    def selection_part(desk, sheet)
-      ids = params[:chosen].to_s.split.grep(Opening::ID).select { |id| desk.set.element(id) }
-      return [part("#facts", view(:chosen_facts, desk:, sheet:, ids:))] if ids.length > 1
+    def selection_part(project, sheet)
+      ids = params[:chosen].to_s.split.grep(Opening::ID).select { |id| project.set.element(id) }
+      return [part("#facts", view(:chosen_facts, project:, sheet:, ids:))] if ids.length > 1
       return [] unless params[:selected].to_s.match?(Opening::ID)
 
-      element = desk.set.element(params[:selected])
-      [part("#facts", element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:))]
+      element = project.set.element(params[:selected])
+      [part("#facts", element ? view(:facts, project:, sheet:, element:) : view(:sheet_facts, project:, sheet:))]
     end
 
     # @param acted [Acting::Acted]
-    def pieces(desk, sheet, acted, entry: nil, new_ids: [])
-      scene = scene(desk, sheet.id)
+    def pieces(project, sheet, acted, entry: nil, new_ids: [])
+      scene = scene(project, sheet.id)
       outcome = acted.outcome
-      view(:pieces, desk:, sheet:, items: scene.pieces((outcome.affected + remarked(desk, acted.marked)).uniq), gone: gone(desk, sheet, outcome, scene), affected: outcome.affected,
+      view(:pieces, project:, sheet:, items: scene.pieces((outcome.affected + remarked(project, acted.marked)).uniq), gone: gone(project, sheet, outcome, scene), affected: outcome.affected,
                     frame: Basalt::Drawing::Furniture.frame(scene), whole: false, entry:, new_ids:)
     end
 
     LETTERS = %w[t l n].freeze
 
     # @return [Array<String>] ids of groups and rows that are no longer there
-    def gone(desk, sheet, outcome, scene)
+    def gone(project, sheet, outcome, scene)
       taken_off = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.map(&:id)
-      hidden = outcome.affected.filter_map { |id| desk.set.placement(sheet.id, id) }.select { |placed| scene.items_of(placed).empty? }.map(&:id)
+      hidden = outcome.affected.filter_map { |id| project.set.placement(sheet.id, id) }.select { |placed| scene.items_of(placed).empty? }.map(&:id)
       struck = outcome.effect.on(:elements).select { |d| d.after.nil? }.map { |d| "r#{d.id}" }
       (taken_off + hidden).flat_map { |id| LETTERS.map { |letter| letter + id } } + struck
     end
 
     # What errors are about is coloured, and may stand far from what an act touched.
-    def marked(desk) = desk.known_findings.select(&:error?).flat_map(&:subjects)
-    def remarked(desk, before) = before ? marked(desk).then { |now| (before | now) - (before & now) } : []
+    def marked(project) = project.known_findings.select(&:error?).flat_map(&:subjects)
+    def remarked(project, before) = before ? marked(project).then { |now| (before | now) - (before & now) } : []
 
-    def whole(desk, sheet, entry: nil, new_ids: [])
-      scene = scene(desk, sheet.id)
-      view(:pieces, desk:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true, entry:, new_ids:)
+    def whole(project, sheet, entry: nil, new_ids: [])
+      scene = scene(project, sheet.id)
+      view(:pieces, project:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true, entry:, new_ids:)
     end
 
     # The title of the page that a template is.
@@ -111,11 +111,11 @@ module Web
     end
 
     # Kinds that have a table on this sheet, with how many there are; those of which there are none come last.
-    def register_kinds(desk, sheet)
-      counts = desk.contents(sheet.id).counts
+    def register_kinds(project, sheet)
+      counts = project.contents(sheet.id).counts
       some, none = (sheet.notation.lines + sheet.notation.things).partition { |kind| counts.key?(kind) }
       none = none.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }.sort_by { |kind| sheet.notation.things.index(kind) || 99 }
-      parts = sheet.notation.parts.map { |kind| [kind, register(desk, sheet).parts(kind).length] }
+      parts = sheet.notation.parts.map { |kind| [kind, register(project, sheet).parts(kind).length] }
       (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }.insert(some.empty? ? -1 : some.length, *parts)
     end
 
@@ -128,7 +128,7 @@ module Web
       containing || set.sheets_about(subject.id).find { |one| (depth(one) <=> depth(sheet)).negative? && one.band != sheet.band }
     end
 
-    def register(desk, sheet, owner: nil) = Register.new(desk.set, sheet, owner_id: owner&.id)
+    def register(project, sheet, owner: nil) = Register.new(project.set, sheet, owner_id: owner&.id)
 
     def ago(time)
       seconds = (Time.now - time).to_i

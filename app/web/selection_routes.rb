@@ -8,7 +8,7 @@ module Web
     SHEET = EditRoutes::SHEET
 
     get "#{SHEET}/chosen", needs: :see, answers: :part do
-      at_desk { |desk| view(:chosen_facts, desk:, sheet: sheet(desk), ids: Acting.chosen(desk.set, params)) }
+      with_project { |project| view(:chosen_facts, project:, sheet: sheet(project), ids: Acting.chosen(project.set, params)) }
     end
 
     helped_by :Hidden
@@ -30,23 +30,23 @@ module Web
     end
 
     post "#{SHEET}/view", needs: :edit, answers: :pieces, makes: "SetView" do
-      at_desk do |desk|
+      with_project do |project|
         hidden = params[:on] == "yes"
-        acted = act_on(desk, "#{hidden ? 'hid' : 'brought back'} #{params[:part]} on #{sheet(desk).name}") do |draft, sheet|
+        acted = act_on(project, "#{hidden ? 'hid' : 'brought back'} #{params[:part]} on #{sheet(project).name}") do |draft, sheet|
           draft.apply(Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on: hidden))
         end
-        answer(desk, acted, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: sheet(desk)))
+        answer(project, acted, fresh: true) + part("#facts", view(:sheet_facts, project:, sheet: sheet(project)))
       end
     end
 
     post "#{SHEET}/variant", needs: :edit, answers: :pieces, makes: "SetVariant" do
-      at_desk do |desk|
-        sheet = sheet(desk)
+      with_project do |project|
+        sheet = sheet(project)
         variant = params[:variant].to_s.then { |words| words.empty? ? nil : words }
-        known = Basalt::Change::SetVariant.known?(desk.set, sheet.id, variant)
+        known = Basalt::Change::SetVariant.known?(project.set, sheet.id, variant)
         words = "drew #{sheet.name} with #{sheet.notation.variants.fetch(variant, 'its usual symbols')}"
-        acted = act_on(desk, words, tidy: known ? :complete : true) { |draft, on| draft.apply(Basalt::Change::SetVariant.new(sheet_id: on.id, variant:)) }
-        answer(desk, acted, fresh: true) + part("#facts", view(:sheet_facts, desk:, sheet: sheet(desk)))
+        acted = act_on(project, words, tidy: known ? :complete : true) { |draft, on| draft.apply(Basalt::Change::SetVariant.new(sheet_id: on.id, variant:)) }
+        answer(project, acted, fresh: true) + part("#facts", view(:sheet_facts, project:, sheet: sheet(project)))
       end
     end
 
@@ -78,13 +78,13 @@ module Web
     end
 
     post "#{SHEET}/removed", needs: :edit, answers: :pieces, makes: "Remove" do
-      at_desk do |desk|
-        ids = Acting.chosen(desk.set, params)
-        others = ids.flat_map { |id| desk.set.sheets_of(id) }.uniq - [sheet(desk).id]
-        next part("#answer", view(:offer_removal, desk:, sheet: sheet(desk), ids:, others:)) if others.any? && params[:sure].nil?
+      with_project do |project|
+        ids = Acting.chosen(project.set, params)
+        others = ids.flat_map { |id| project.set.sheets_of(id) }.uniq - [sheet(project).id]
+        next part("#answer", view(:offer_removal, project:, sheet: sheet(project), ids:, others:)) if others.any? && params[:sure].nil?
 
-        title = Acting.titles(desk.set, ids)
-        perform(desk, "deleted #{title}") { |draft, _| ids.each { |id| draft.apply(Basalt::Change::Remove.new(id:)) if draft.element(id) } }
+        title = Acting.titles(project.set, ids)
+        perform(project, "deleted #{title}") { |draft, _| ids.each { |id| draft.apply(Basalt::Change::Remove.new(id:)) if draft.element(id) } }
       end
     end
 
@@ -98,11 +98,11 @@ module Web
     # What was copied on a sheet comes as the same elements or as new ones; on another sheet
     # it is asked which.
     post "#{SHEET}/pasted", needs: :edit, answers: :pieces, makes: "Duplicate, ShowAs" do
-      at_desk do |desk|
-        from = desk.set.sheets[id(params[:from])] or raise Basalt::Change::Conflict, "The sheet it was copied from is no longer there"
-        next part("#answer", view(:offer_paste, desk:, sheet: sheet(desk), from:, ids: Acting.chosen(desk.set, params))) if params[:as].nil? && from.id != sheet(desk).id
+      with_project do |project|
+        from = project.set.sheets[id(params[:from])] or raise Basalt::Change::Conflict, "The sheet it was copied from is no longer there"
+        next part("#answer", view(:offer_paste, project:, sheet: sheet(project), from:, ids: Acting.chosen(project.set, params))) if params[:as].nil? && from.id != sheet(project).id
 
-        perform(desk, ->(draft, ids) { "pasted #{Acting.titles(draft, ids.of)}" }) do |draft, on|
+        perform(project, ->(draft, ids) { "pasted #{Acting.titles(draft, ids.of)}" }) do |draft, on|
           ids = Acting.chosen(draft, params)
           Fresh.new(ids, params[:as] == "same" ? Copying.show(draft, ids, from, on) : Copying.duplicate(draft, ids, from, on))
         end

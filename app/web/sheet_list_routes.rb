@@ -21,7 +21,7 @@ module Web
     end
 
     # Before a sheet goes, what would go with it is told.
-    get("#{SHEET}/removal", needs: :see, answers: :page) { at_desk { |desk| erb(:sheet_removal, locals: { desk:, sheet: sheet(desk), alone: Basalt::Change::RemoveSheet.alone(desk.set, sheet(desk).id) }) } }
+    get("#{SHEET}/removal", needs: :see, answers: :page) { with_project { |project| erb(:sheet_removal, locals: { project:, sheet: sheet(project), alone: Basalt::Change::RemoveSheet.alone(project.set, sheet(project).id) }) } }
 
     post "#{SHEET}/taken-away", needs: :edit, answers: :redirect, makes: "RemoveSheet" do
       in_register(->(sheet) { "removed the sheet #{sheet.name}" }) do |draft, sheet|
@@ -32,10 +32,10 @@ module Web
     # The common course of these acts.
     module Listing
       def in_register(said)
-        at_desk do |desk|
-          sheet = sheet(desk)
-          desk.act(said: said.call(sheet), by: person) { |draft| yield draft, sheet }
-          redirect project_path(desk.project_id)
+        with_project do |project|
+          sheet = sheet(project)
+          project.act(said: said.call(sheet), by: person) { |draft| yield draft, sheet }
+          redirect project_path(project.project_id)
         end
       end
     end

@@ -6,34 +6,34 @@ module Web
     extend Routing
 
     get "/projects/:project_id/sheets/:sheet_id", needs: :see, answers: :page do
-      at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "drawing" }) }
+      with_project { |project| erb(:sheet, locals: { project:, sheet: sheet(project), face: "drawing" }) }
     end
 
     get "/projects/:project_id/sheets/:sheet_id/reading", needs: :see, answers: :page do
-      at_desk { |desk| erb(:sheet, locals: { desk:, sheet: sheet(desk), face: "reading" }) }
+      with_project { |project| erb(:sheet, locals: { project:, sheet: sheet(project), face: "reading" }) }
     end
 
     get "/projects/:project_id/sheets/:sheet_id/facts/?:element_id?", needs: :see, answers: :part do
-      at_desk do |desk|
-        sheet = sheet(desk)
-        element = params[:element_id] && desk.set.element(id(params[:element_id]))
-        element ? view(:facts, desk:, sheet:, element:) : view(:sheet_facts, desk:, sheet:)
+      with_project do |project|
+        sheet = sheet(project)
+        element = params[:element_id] && project.set.element(id(params[:element_id]))
+        element ? view(:facts, project:, sheet:, element:) : view(:sheet_facts, project:, sheet:)
       end
     end
 
     get "/projects/:project_id/sheets/:sheet_id/beside", needs: :see, answers: :part do
-      at_desk { |desk| view(:beside, sheet: sheet(desk), scene: scene(desk, sheet(desk).id)) }
+      with_project { |project| view(:beside, sheet: sheet(project), scene: scene(project, sheet(project).id)) }
     end
 
     get "/projects/:project_id/sheets/:sheet_id/complete", needs: :see, answers: :part do
-      at_desk { |desk| view(:completion, offer: Preview.new(desk, sheet(desk), params[:statements].to_s)) }
+      with_project { |project| view(:completion, offer: Preview.new(project, sheet(project), params[:statements].to_s)) }
     end
 
     get "/projects/:project_id/sheets/:sheet_id/thumbnail.svg", needs: :see, answers: :file do
-      at_desk do |desk|
+      with_project do |project|
         content_type "image/svg+xml"
-        etag "#{sheet(desk).id}-#{desk.set.version}"
-        Drawings::Export.svg(desk.set, sheet(desk).id)
+        etag "#{sheet(project).id}-#{project.set.version}"
+        Drawings::Export.svg(project.set, sheet(project).id)
       end
     end
 
@@ -41,10 +41,10 @@ module Web
       get "/projects/:project_id/sheets/:sheet_id/export.#{type}", needs: :see, answers: :file do
         paper = Drawings::Paper.new(size: params[:paper] || "A3", orientation: params[:orientation] || "landscape", spread: params[:spread] || "one")
         ground = Drawings::Export::GROUNDS.key?(params[:ground]) ? params[:ground] : Drawings::Export.usual_ground(type)
-        svg, sheet, project = at_desk { |desk| [drawing(desk, sheet(desk), ground:), sheet(desk), desk.set.project] }
+        svg, sheet, title = with_project { |project| [drawing(project, sheet(project), ground:), sheet(project), project.set.project] }
         content_type mime
         attachment file_name(sheet, type)
-        about = { Title: "#{sheet.number} #{sheet.name}", Author: sheet.drawn_by, Subject: "#{project}, #{sheet.notation_name}, revision #{sheet.revision}" }
+        about = { Title: "#{sheet.number} #{sheet.name}", Author: sheet.drawn_by, Subject: "#{title}, #{sheet.notation_name}, revision #{sheet.revision}" }
         Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name, "revision #{sheet.revision}"].compact.join(", "), about:, ground:)
       end
     end
@@ -54,8 +54,8 @@ module Web
     # What the page knows of the kinds that can be placed, so that it need not ask.
     module Chips
       # @return [Array<Array(String, String, String)>] noun, letter, and what its button carries as data
-      def chips(desk, sheet)
-        draft = Basalt::Change::Draft.new(desk.set)
+      def chips(project, sheet)
+        draft = Basalt::Change::Draft.new(project.set)
         sheet.notation.chips.map do |noun, letter|
           kind, facts = Basalt::Model::Catalogue.nouns.fetch(noun)
           named = kind.default_name(noun)
@@ -79,9 +79,9 @@ module Web
     # Files of a sheet, and their names.
     module Naming
       # @return [String] SVG of the sheet, or of what is selected on it
-      def drawing(desk, sheet, ground: "paper")
-        only = params[:chosen].to_s.empty? ? nil : Acting.chosen(desk.set, params)
-        Drawings::Export.svg(desk.set, sheet.id, findings: desk.findings_on(sheet.id), only:, images: Pictures.embedded(desk.project_id), ground:)
+      def drawing(project, sheet, ground: "paper")
+        only = params[:chosen].to_s.empty? ? nil : Acting.chosen(project.set, params)
+        Drawings::Export.svg(project.set, sheet.id, findings: project.findings_on(sheet.id), only:, images: Pictures.embedded(project.project_id), ground:)
       end
 
       def file_name(sheet, type)

@@ -11,10 +11,10 @@ module Web
 
         helped_by :Covering
 
-        get("/projects/:project_id/coverage", needs: :see, answers: :page) { at_desk { |desk| erb(:coverage, locals: { desk:, coverage: Basalt::Brief::Coverage.new(desk.set) }) } }
-        get("/projects/:project_id/coverage.csv", needs: :see, answers: :file) { at_desk { |desk| download("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(desk.set).csv) } }
-        get("/projects/:project_id/requirements.csv", needs: :see, answers: :file) { at_desk { |desk| download("requirements.csv", "text/csv", Basalt::Brief::RequirementList.csv(desk.set)) } }
-        get("/projects/:project_id/requirements.md", needs: :see, answers: :file) { at_desk { |desk| download("requirements.md", "text/markdown", Basalt::Brief::RequirementList.markdown(desk.set)) } }
+        get("/projects/:project_id/coverage", needs: :see, answers: :page) { with_project { |project| erb(:coverage, locals: { project:, coverage: Basalt::Brief::Coverage.new(project.set) }) } }
+        get("/projects/:project_id/coverage.csv", needs: :see, answers: :file) { with_project { |project| download("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(project.set).csv) } }
+        get("/projects/:project_id/requirements.csv", needs: :see, answers: :file) { with_project { |project| download("requirements.csv", "text/csv", Basalt::Brief::RequirementList.csv(project.set)) } }
+        get("/projects/:project_id/requirements.md", needs: :see, answers: :file) { with_project { |project| download("requirements.md", "text/markdown", Basalt::Brief::RequirementList.markdown(project.set)) } }
 
         post "#{SHEET}/requirements", needs: :edit, answers: :pieces, makes: "Add, Set, Show" do
           rows = Covering.rows(params[:file])

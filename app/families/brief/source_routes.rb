@@ -11,71 +11,71 @@ module Web
 
         helped_by :Reading
 
-        get("/projects/:project_id/sources", needs: :see, answers: :page) { at_desk { |desk| erb(:sources, locals: { desk:, sources: desk.set.of_kind("source") }) } }
+        get("/projects/:project_id/sources", needs: :see, answers: :page) { with_project { |project| erb(:sources, locals: { project:, sources: project.set.of_kind("source") }) } }
 
         post "/projects/:project_id/sources", needs: :edit, answers: :redirect, makes: "Add" do
           text = given_text(params)
-          at_desk do |desk|
+          with_project do |project|
             id = nil
-            keep_words(desk, "took in the source #{params[:name]}") do |draft|
+            keep_words(project, "took in the source #{params[:name]}") do |draft|
               source = Basalt::Change::Add.new(kind: "source", name: params[:name].to_s, facts: { "origin" => params[:origin], "dated" => params[:dated], "version" => "1" }).apply(draft)
               id = source.id
-              Store::SourceText.keep(desk.project_id, id, 1, text, person)
+              Store::SourceText.keep(project.project_id, id, 1, text, person)
             end
             redirect source_path(id)
           end
         end
 
-        get(SOURCE, needs: :see, answers: :page) { at_desk { |desk| erb(:source, locals: source_locals(desk)) } }
-        get("#{SOURCE}/beside", needs: :see, answers: :part) { at_desk { |desk| view(:source_beside, **source_locals(desk), on: params[:on]) } }
-        get("#{SOURCE}/proposal", needs: :see, answers: :part) { at_desk { |desk| view(:mark_fields, desk:, as: params[:as].to_s, name: Basalt::Brief::Proposal.name(desk.set, params[:as].to_s, params[:quote].to_s[0, 2000])) } }
+        get(SOURCE, needs: :see, answers: :page) { with_project { |project| erb(:source, locals: source_locals(project)) } }
+        get("#{SOURCE}/beside", needs: :see, answers: :part) { with_project { |project| view(:source_beside, **source_locals(project), on: params[:on]) } }
+        get("#{SOURCE}/proposal", needs: :see, answers: :part) { with_project { |project| view(:mark_fields, project:, as: params[:as].to_s, name: Basalt::Brief::Proposal.name(project.set, params[:as].to_s, params[:quote].to_s[0, 2000])) } }
 
         post "#{SOURCE}/marks", needs: :edit, answers: :part, makes: "Add" do
-          at_desk do |desk|
-            source = source(desk)
-            at, quote = placed(desk, source)
-            keep_words(desk, "marked “#{Basalt::Model::Names.short(quote, 60)}” in #{source.name}") { |draft| mark_phrase(draft, source, at, quote) }
-            after_marking(desk)
+          with_project do |project|
+            source = source(project)
+            at, quote = placed(project, source)
+            keep_words(project, "marked “#{Basalt::Model::Names.short(quote, 60)}” in #{source.name}") { |draft| mark_phrase(draft, source, at, quote) }
+            after_marking(project)
           end
         end
 
         post "#{SOURCE}/phrases/:phrase_id/:act", needs: :edit, answers: :part, makes: "Set, Remove" do
-          at_desk do |desk|
-            phrase = element(desk.set, params[:phrase_id])
-            raise ActiveRecord::RecordNotFound, "no such phrase" unless phrase.kind == "phrase" && phrase.owner_id == source(desk).id
+          with_project do |project|
+            phrase = element(project.set, params[:phrase_id])
+            raise ActiveRecord::RecordNotFound, "no such phrase" unless phrase.kind == "phrase" && phrase.owner_id == source(project).id
 
             said, changes = Reading.turned(phrase, params[:act])
-            keep_words(desk, said) { |draft| draft.apply(changes) }
-            after_marking(desk)
+            keep_words(project, said) { |draft| draft.apply(changes) }
+            after_marking(project)
           end
         end
 
         post "#{SOURCE}/versions", needs: :edit, answers: :redirect, makes: "Set, Add" do
           text = given_text(params)
-          at_desk do |desk|
-            source = source(desk)
-            before = Store::SourceText.of(desk.project_id, source)
+          with_project do |project|
+            source = source(project)
+            before = Store::SourceText.of(project.project_id, source)
             raise Basalt::Mistake, "The text is as it was: it is no new version" if before == text
 
-            before ? renew(desk, source, before, text) : Store::SourceText.keep(desk.project_id, source.id, source["version"] || 1, text, person)
+            before ? renew(project, source, before, text) : Store::SourceText.keep(project.project_id, source.id, source["version"] || 1, text, person)
             redirect source_path(source.id)
           end
         end
 
         post "#{SOURCE}/facts", needs: :edit, answers: :redirect, makes: "Set" do
-          at_desk do |desk|
-            source = source(desk)
+          with_project do |project|
+            source = source(project)
             changes = %w[name origin dated].map { |fact| Basalt::Change::Set.new(id: source.id, fact:, value: params[fact].to_s.strip.then { |text| text.empty? && fact != "name" ? nil : text }) }
-            desk.act(said: "altered what is said of #{source.name}", by: person) { |draft| draft.apply(changes) }
+            project.act(said: "altered what is said of #{source.name}", by: person) { |draft| draft.apply(changes) }
             redirect source_path(source.id)
           end
         end
 
         post "#{SOURCE}/removed", needs: :edit, answers: :redirect, makes: "Remove" do
-          at_desk do |desk|
-            source = source(desk)
-            desk.act(said: "deleted the source #{source.name}", by: person) { |draft| draft.apply(Basalt::Change::Remove.new(id: source.id)) }
-            redirect project_path(desk.project_id, "sources")
+          with_project do |project|
+            source = source(project)
+            project.act(said: "deleted the source #{source.name}", by: person) { |draft| draft.apply(Basalt::Change::Remove.new(id: source.id)) }
+            redirect project_path(project.project_id, "sources")
           end
         end
 
@@ -88,18 +88,18 @@ module Web
 
           def source_part_path(id, part) = "#{source_path(id)}?part=#{part}"
 
-          def source(desk)
-            found = desk.set.element(id(params[:source_id]))
+          def source(project)
+            found = project.set.element(id(params[:source_id]))
             found&.kind == "source" ? found : raise(ActiveRecord::RecordNotFound, "no such source")
           end
 
           # The act and the words of a source are kept together, or not at all.
-          def keep_words(desk, said, &) = ActiveRecord::Base.transaction { desk.act(said:, by: person, &) }
+          def keep_words(project, said, &) = ActiveRecord::Base.transaction { project.act(said:, by: person, &) }
 
-          def renew(desk, source, before, text)
-            keep_words(desk, "took in a new version of #{source.name}") do |draft|
+          def renew(project, source, before, text)
+            keep_words(project, "took in a new version of #{source.name}") do |draft|
               draft.apply(Basalt::Brief::Revising.changes(draft, source, before, text))
-              Store::SourceText.keep(desk.project_id, source.id, (source["version"] || 1) + 1, text, person)
+              Store::SourceText.keep(project.project_id, source.id, (source["version"] || 1) + 1, text, person)
             end
           end
 
@@ -115,32 +115,32 @@ module Web
             text
           end
 
-          def source_locals(desk)
-            source = source(desk)
-            text = Store::SourceText.of(desk.project_id, source).to_s
-            phrases = Basalt::Brief::Marking.phrases(desk.set, source.id)
-            shown = Basalt::Brief::SourceView.new(text, phrases, fresh: fresh_lines(desk, source, text))
-            { desk:, source:, phrases:, shown:, part: params[:part].to_i.clamp(0, shown.parts.length - 1), sheet: params[:on].to_s.match?(Opening::ID) ? desk.set.sheets[params[:on]] : nil }
+          def source_locals(project)
+            source = source(project)
+            text = Store::SourceText.of(project.project_id, source).to_s
+            phrases = Basalt::Brief::Marking.phrases(project.set, source.id)
+            shown = Basalt::Brief::SourceView.new(text, phrases, fresh: fresh_lines(project, source, text))
+            { project:, source:, phrases:, shown:, part: params[:part].to_i.clamp(0, shown.parts.length - 1), sheet: params[:on].to_s.match?(Opening::ID) ? project.set.sheets[params[:on]] : nil }
           end
 
           # @return [Array<Range>] what is new since the version before
-          def fresh_lines(desk, source, text)
+          def fresh_lines(project, source, text)
             version = source["version"] || 1
             return [] if version < 2
 
-            FRESH.fetch([desk.project_id, source.id, version]) do
-              before = Store::SourceText.find_by(project_id: desk.project_id, source_id: source.id, version: version - 1)&.content
+            FRESH.fetch([project.project_id, source.id, version]) do
+              before = Store::SourceText.find_by(project_id: project.project_id, source_id: source.id, version: version - 1)&.content
               before ? Basalt::Brief::Anchoring.new(before, text).fresh : []
             end
           end
 
           # @return [Array(Integer, String)] where the phrase stands, and its words
-          def placed(desk, source)
+          def placed(project, source)
             quote = params[:quote].to_s.strip
             raise Basalt::Mistake, "Select a phrase in the text first, or type one that stands there" if quote.empty?
             raise Basalt::Mistake, "A phrase has 2,000 characters at most; select less" if quote.length > 2000
 
-            text = Store::SourceText.of(desk.project_id, source).to_s
+            text = Store::SourceText.of(project.project_id, source).to_s
             at = Basalt::Brief::Words.find(text, quote, params[:at].to_s.match?(/\A\d{1,9}\z/) ? params[:at].to_i : nil)
             raise Basalt::Mistake, "“#{Basalt::Model::Names.short(quote)}” does not stand in the text" unless at
 
@@ -178,17 +178,17 @@ module Web
             Basalt::Change::Show.new(sheet_id: sheet.id, element_id: thing.id).apply(draft)
           end
 
-          def after_marking(desk)
-            return redirect(source_part_path(source(desk).id, params[:part].to_i)) unless htmx?
+          def after_marking(project)
+            return redirect(source_part_path(source(project).id, params[:part].to_i)) unless htmx?
 
             place, page = params[:on].to_s.empty? ? ["#source", :source_body] : ["#beside", :source_beside]
-            part(place, view(page, **source_locals(desk), on: params[:on])) + part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? 'Marked' : 'Done')}</p>") +
-              sheet_part(desk)
+            part(place, view(page, **source_locals(project), on: params[:on])) + part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? 'Marked' : 'Done')}</p>") +
+              sheet_part(project)
           end
 
-          def sheet_part(desk)
-            sheet = params[:on].to_s.match?(Opening::ID) && desk.set.sheets[params[:on]] or return ""
-            part("#pieces", whole(desk, sheet)) + part("#findings-later", view(:findings_later, sheet:))
+          def sheet_part(project)
+            sheet = params[:on].to_s.match?(Opening::ID) && project.set.sheets[params[:on]] or return ""
+            part("#pieces", whole(project, sheet)) + part("#findings-later", view(:findings_later, sheet:))
           end
 
           class << self

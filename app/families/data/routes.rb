@@ -12,44 +12,44 @@ module Web
         helped_by :Deriving
 
         get "#{SHEET}/derive", needs: :see, answers: :page do
-          at_desk do |desk|
-            sheet = sheet(desk)
-            erb(:derive, locals: { desk:, sheet:, steps: derivation(desk.set, sheet).steps, target: target(desk.set, sheet), whole: whole? })
+          with_project do |project|
+            sheet = sheet(project)
+            erb(:derive, locals: { project:, sheet:, steps: derivation(project.set, sheet).steps, target: target(project.set, sheet), whole: whole? })
           end
         end
 
         post "#{SHEET}/derive", needs: :edit, answers: :redirect, makes: "whatever the steps say" do
-          at_desk do |desk|
-            sheet = sheet(desk)
+          with_project do |project|
+            sheet = sheet(project)
             keys = params[:all] ? nil : Array(params[:steps]).map(&:to_s)
             raise Basalt::Mistake, "Choose what is to be taken first" if keys && keys.empty?
 
-            to = derive(desk, sheet, keys)
-            redirect "#{project_path(desk.project_id, "sheets/#{to}")}"
+            to = derive(project, sheet, keys)
+            redirect "#{project_path(project.project_id, "sheets/#{to}")}"
           end
         end
 
         # What the words of the model mean.
-        get("/projects/:project_id/dictionary", needs: :see, answers: :page) { at_desk { |desk| erb(:dictionary, locals: { desk:, dictionary: Basalt::Data::Dictionary.new(desk.set) }) } }
+        get("/projects/:project_id/dictionary", needs: :see, answers: :page) { with_project { |project| erb(:dictionary, locals: { project:, dictionary: Basalt::Data::Dictionary.new(project.set) }) } }
 
         { "csv" => "text/csv", "md" => "text/markdown" }.each do |ending, type|
           get "/projects/:project_id/dictionary.#{ending}", needs: :see, answers: :file do
-            at_desk do |desk|
+            with_project do |project|
               content_type type, charset: "utf-8"
               attachment "dictionary.#{ending}"
-              Basalt::Data::Dictionary.new(desk.set).public_send(ending == "csv" ? :csv : :markdown)
+              Basalt::Data::Dictionary.new(project.set).public_send(ending == "csv" ? :csv : :markdown)
             end
           end
         end
 
         # How the house names tables and columns.
-        get("/projects/:project_id/conventions", needs: :see, answers: :page) { at_desk { |desk| erb(:conventions, locals: { desk:, house: desk.set.of_kind(Basalt::Data::Logical::Conventions::KIND).first }) } }
-        get("/projects/:project_id/conventions/sample", needs: :see, answers: :part) { at_desk { |desk| view(:convention_sample, tables: sample(desk.set, params)) } }
+        get("/projects/:project_id/conventions", needs: :see, answers: :page) { with_project { |project| erb(:conventions, locals: { project:, house: project.set.of_kind(Basalt::Data::Logical::Conventions::KIND).first }) } }
+        get("/projects/:project_id/conventions/sample", needs: :see, answers: :part) { with_project { |project| view(:convention_sample, tables: sample(project.set, params)) } }
 
         post "/projects/:project_id/conventions", needs: :edit, answers: :redirect, makes: "Add, Set" do
-          at_desk do |desk|
-            desk.act(said: "agreed on names", by: person) { |draft| agree(draft, params) }
-            redirect project_path(desk.project_id, "conventions")
+          with_project do |project|
+            project.act(said: "agreed on names", by: person) { |draft| agree(draft, params) }
+            redirect project_path(project.project_id, "conventions")
           end
         end
 
@@ -60,14 +60,14 @@ module Web
 
           read = Basalt::Data::Physical::Schema.new(file[:tempfile].read(Basalt::Data::Physical::Schema::LIMIT + 1).to_s)
           name = Basalt::Model::Names.short(File.basename(file[:filename].to_s.scrub("?"), ".*").tr("_", " "), 80)
-          at_desk do |desk|
+          with_project do |project|
             kept = made = nil
-            desk.act(said: "brought in the schema #{name}", by: person) do |draft|
+            project.act(said: "brought in the schema #{name}", by: person) do |draft|
               made = Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), name, "tables")
               kept = read.into(draft, sheet_id: made)
             end
-            desk.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
-            erb(:schema, locals: { desk:, sheet: desk.set.sheets[made], kept: })
+            project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
+            erb(:schema, locals: { project:, sheet: project.set.sheets[made], kept: })
           end
         end
 
@@ -93,20 +93,20 @@ module Web
         end
 
         get "#{SHEET}/schema.sql", needs: :see, answers: :file do
-          at_desk do |desk|
+          with_project do |project|
             content_type "application/sql", charset: "utf-8"
-            attachment "#{sheet(desk).name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.sql"
-            script(desk.set, sheet(desk)).text
+            attachment "#{sheet(project).name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.sql"
+            script(project.set, sheet(project)).text
           end
         end
 
         post "#{SHEET}/proof", needs: :edit, answers: :part do
           # Nobody has to wait for the project while the server tries it.
-          statements = at_desk { |desk| script(desk.set, sheet(desk)).statements }
+          statements = with_project { |project| script(project.set, sheet(project)).statements }
           raise Basalt::Mistake, "There are no tables on this sheet to prove" if statements.empty?
 
           outcome = Store::Proof.of(statements)
-          at_desk { |desk| part("#answer", view(:proof, desk:, outcome:, statements:)) }
+          with_project { |project| part("#answer", view(:proof, project:, outcome:, statements:)) }
         end
 
         # What the routes need of the model.
@@ -158,14 +158,14 @@ module Web
           def whole? = params[:of] == "project"
 
           # @return [String] id of the sheet with the tables
-          def derive(desk, sheet, keys)
-            known = target(desk.set, sheet)&.id
+          def derive(project, sheet, keys)
+            known = target(project.set, sheet)&.id
             made = nil
-            desk.act(said: "derived tables from #{sheet.name}", by: person, sheet_id: known || sheet.id) do |draft|
+            project.act(said: "derived tables from #{sheet.name}", by: person, sheet_id: known || sheet.id) do |draft|
               made = known || Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "#{sheet.name} as tables", "tables").tap { |id| signed(draft, id) }
               derivation(draft, sheet, made).into(draft, keys:)
             end
-            desk.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil } unless known
+            project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil } unless known
             made
           end
 

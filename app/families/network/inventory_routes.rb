@@ -13,33 +13,33 @@ module Web
         helped_by :Intaking
 
         post PATH, needs: :edit, answers: :redirect, makes: "an intake" do
-          at_desk { |desk| redirect project_path(desk.project_id, "intakes/#{Intaking.receive(desk.project_id, params[:file]).id}") }
+          with_project { |project| redirect project_path(project.project_id, "intakes/#{Intaking.receive(project.project_id, params[:file]).id}") }
         end
 
         get "#{PATH}/:intake_id", needs: :see, answers: :page do
-          at_desk do |desk|
+          with_project do |project|
             intake = intake()
-            next erb(:intake_progress, locals: { desk:, intake: }) unless intake.state == "mapping"
+            next erb(:intake_progress, locals: { project:, intake: }) unless intake.state == "mapping"
 
-            erb(:intake, locals: { desk:, intake:, table: intake.table, mapping: mapping(intake), refusal: nil, sheet_name: params[:sheet_name] || Intaking.title(intake) })
+            erb(:intake, locals: { project:, intake:, table: intake.table, mapping: mapping(intake), refusal: nil, sheet_name: params[:sheet_name] || Intaking.title(intake) })
           end
         end
 
         post "#{PATH}/:intake_id/preview", needs: :edit, answers: :part do
-          at_desk { |desk| view(:intake_preview, desk:, intake: intake(), table: intake().table, mapping: chosen(params), refusal: nil) }
+          with_project { |project| view(:intake_preview, project:, intake: intake(), table: intake().table, mapping: chosen(params), refusal: nil) }
         end
 
         post "#{PATH}/:intake_id/take", needs: :edit, answers: :redirect, makes: "Add, Show, Set" do
-          at_desk do |desk|
+          with_project do |project|
             intake = intake()
-            halt redirect(project_path(desk.project_id, "intakes/#{intake.id}")) unless intake.state == "mapping"
+            halt redirect(project_path(project.project_id, "intakes/#{intake.id}")) unless intake.state == "mapping"
 
             mapping = chosen(params)
             Basalt::Network::Inventory::Columns.check(mapping, intake.table.headings)
             name = Basalt::Model::Names.clean(params[:sheet_name])
             intake.update!(mapping:, state: "running", started_at: Time.now.utc, total: intake.table.rows.length)
             InventoryWork.start(intake, name, person)
-            redirect project_path(desk.project_id, "intakes/#{intake.id}")
+            redirect project_path(project.project_id, "intakes/#{intake.id}")
           end
         end
 
@@ -95,8 +95,8 @@ module Web
           end
 
           # @return [Array, String] rows with what they would become, or why they cannot be shown
-          def preview(desk, table, mapping)
-            draft = Basalt::Change::Draft.new(desk.set)
+          def preview(project, table, mapping)
+            draft = Basalt::Change::Draft.new(project.set)
             Basalt::Network::Inventory::Intake.new(table, mapping).preview(draft, sheet_id: nil)
           rescue Basalt::Mistake => e
             e.message

@@ -23,8 +23,8 @@ module Web
 
         def work(intake, sheet_name, person)
           result = nil
-          # A desk of its own: nobody else has to wait, and what they do meanwhile is compared and set.
-          Store::ProjectSession.new(intake.project_id).open { |desk| result = take(desk, intake, sheet_name, person) }
+          # A project of its own: nobody else has to wait, and what they do meanwhile is compared and set.
+          Store::ProjectSession.new(intake.project_id).open { |project| result = take(project, intake, sheet_name, person) }
           intake.update!(state: "done", done: intake.total, result: told(result))
         rescue Cancelled
           intake.update!(state: "cancelled")
@@ -36,10 +36,10 @@ module Web
         end
 
         # One act, the opening of the sheet along with it: stopped or refused, nothing of it is there.
-        def take(desk, intake, sheet_name, person)
+        def take(project, intake, sheet_name, person)
           result = sheet_id = nil
-          known = desk.set.sheets.by(:name, sheet_name).first
-          desk.act(said: "brought in #{intake.file_name}", by: person, sheet_id: known&.id, patient: true) do |draft|
+          known = project.set.sheets.by(:name, sheet_name).first
+          project.act(said: "brought in #{intake.file_name}", by: person, sheet_id: known&.id, patient: true) do |draft|
             sheet_id = known&.id || open_sheet(draft, sheet_name, person)
             fresh = draft.placements_on(sheet_id).empty?
             result = Basalt::Network::Inventory::Intake.new(intake.table, intake.mapping).take(draft, sheet_id:, said_by: intake.file_name) { |done| report(intake, done) }

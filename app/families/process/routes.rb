@@ -11,22 +11,22 @@ module Web
 
         helped_by :Framing
 
-        get("#{SHEET}/framing", needs: :see, answers: :page) { at_desk { |desk| erb(:framing, locals: { desk:, sheet: sheet(desk), framing: Basalt::Process::Framing.new(desk.set, sheet(desk).id) }) } }
+        get("#{SHEET}/framing", needs: :see, answers: :page) { with_project { |project| erb(:framing, locals: { project:, sheet: sheet(project), framing: Basalt::Process::Framing.new(project.set, sheet(project).id) }) } }
 
         post "#{SHEET}/framing", needs: :edit, answers: :redirect, makes: "whatever the steps say" do
-          at_desk do |desk|
+          with_project do |project|
             keys = Array(params[:steps]).map(&:to_s)
             raise Basalt::Mistake, "Choose what is to be taken first" if keys.empty?
 
-            redirect sheet_path(frame(desk, sheet(desk), keys))
+            redirect sheet_path(frame(project, sheet(project), keys))
           end
         end
 
         # What the table is about, before anything can be drawn from it.
         post "#{SHEET}/subject", needs: :edit, answers: :redirect, makes: "Add, SetSubject" do
-          at_desk do |desk|
-            sheet = sheet(desk)
-            desk.act(said: "said what #{sheet.name} is about", by: person, sheet_id: sheet.id) { |draft| Framing.about(draft, sheet, params[:name].to_s) }
+          with_project do |project|
+            sheet = sheet(project)
+            project.act(said: "said what #{sheet.name} is about", by: person, sheet_id: sheet.id) { |draft| Framing.about(draft, sheet, params[:name].to_s) }
             redirect sheet_path(sheet.id, "framing")
           end
         end
@@ -56,48 +56,48 @@ module Web
         end
 
         post "#{SHEET}/opened/:element_id", needs: :edit, answers: :redirect, makes: "AddSheet, SetSubject, Show" do
-          at_desk do |desk|
-            process = element(desk.set, params[:element_id])
+          with_project do |project|
+            process = element(project.set, params[:element_id])
             raise Basalt::Mistake, "Only a process opens into a level" unless process.kind == "process"
 
             made = nil
-            known = desk.set.sheets_about(process.id).any? { |one| one.notation_name == "data flow" }
-            desk.act(said: "opened #{process.name} into a level", by: person) { |draft| (made = Basalt::Process::Opening.level(draft, process)).then { |id| signed(draft, id) unless known } }
-            desk.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
+            known = project.set.sheets_about(process.id).any? { |one| one.notation_name == "data flow" }
+            project.act(said: "opened #{process.name} into a level", by: person) { |draft| (made = Basalt::Process::Opening.level(draft, process)).then { |id| signed(draft, id) unless known } }
+            project.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
             headers "HX-Redirect" => sheet_path(made)
             htmx? ? "" : redirect(sheet_path(made))
           end
         end
 
         post "/projects/:project_id/flow-notation", needs: :edit, answers: :redirect, makes: "SetVariant" do
-          at_desk do |desk|
+          with_project do |project|
             variant = params[:variant] == "boxes" ? "boxes" : nil
-            desk.act(said: "drew processes as #{variant ? 'rounded boxes' : 'circles'} everywhere", by: person, tidy: false) { |draft| Framing.drawn(draft, variant) }
-            desk.set.sheet_list.select { |one| Framing::FLOWS.include?(one.notation_name) }.each { |one| desk.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
-            redirect params[:back].to_s.match?(Opening::ID) ? sheet_path(params[:back]) : project_path(desk.project_id)
+            project.act(said: "drew processes as #{variant ? 'rounded boxes' : 'circles'} everywhere", by: person, tidy: false) { |draft| Framing.drawn(draft, variant) }
+            project.set.sheet_list.select { |one| Framing::FLOWS.include?(one.notation_name) }.each { |one| project.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
+            redirect params[:back].to_s.match?(Opening::ID) ? sheet_path(params[:back]) : project_path(project.project_id)
           end
         end
 
-        get("#{SHEET}/interfaces", needs: :see, answers: :page) { at_desk { |desk| erb(:interfaces, locals: { desk:, sheet: sheet(desk), list: Basalt::Process::Interfaces.new(desk.set, sheet(desk).id) }) } }
-        get("#{SHEET}/interfaces.csv", needs: :see, answers: :file) { at_desk { |desk| download("interfaces.csv", "text/csv", Basalt::Process::Interfaces.new(desk.set, sheet(desk).id).csv) } }
-        get("#{SHEET}/activities.csv", needs: :see, answers: :file) { at_desk { |desk| download("activities.csv", "text/csv", Basalt::Process::ActivityTable.csv(desk.set, Basalt::Process::Framing.new(desk.set, sheet(desk).id).rows)) } }
-        get("/projects/:project_id/uses", needs: :see, answers: :page) { at_desk { |desk| erb(:uses, locals: { desk:, uses: Basalt::Usage::Matrix.new(desk.set) }) } }
-        get("/projects/:project_id/uses.csv", needs: :see, answers: :file) { at_desk { |desk| download("uses.csv", "text/csv", Basalt::Usage::Matrix.new(desk.set).csv) } }
+        get("#{SHEET}/interfaces", needs: :see, answers: :page) { with_project { |project| erb(:interfaces, locals: { project:, sheet: sheet(project), list: Basalt::Process::Interfaces.new(project.set, sheet(project).id) }) } }
+        get("#{SHEET}/interfaces.csv", needs: :see, answers: :file) { with_project { |project| download("interfaces.csv", "text/csv", Basalt::Process::Interfaces.new(project.set, sheet(project).id).csv) } }
+        get("#{SHEET}/activities.csv", needs: :see, answers: :file) { with_project { |project| download("activities.csv", "text/csv", Basalt::Process::ActivityTable.csv(project.set, Basalt::Process::Framing.new(project.set, sheet(project).id).rows)) } }
+        get("/projects/:project_id/uses", needs: :see, answers: :page) { with_project { |project| erb(:uses, locals: { project:, uses: Basalt::Usage::Matrix.new(project.set) }) } }
+        get("/projects/:project_id/uses.csv", needs: :see, answers: :file) { with_project { |project| download("uses.csv", "text/csv", Basalt::Usage::Matrix.new(project.set).csv) } }
 
         # What the routes need of the model.
         module Framing
           FLOWS = Basalt::Process::Opening::FLOWS
 
           # @return [String] id of the sheet to go to
-          def frame(desk, sheet, keys)
+          def frame(project, sheet, keys)
             fresh = []
-            desk.act(said: "drew the context from #{sheet.name}", by: person, sheet_id: sheet.id) do |draft|
+            project.act(said: "drew the context from #{sheet.name}", by: person, sheet_id: sheet.id) do |draft|
               before = draft.sheet_list.map(&:id)
               Basalt::Process::Framing.new(draft, sheet.id).into(draft, keys:)
               fresh = (draft.sheet_list.map(&:id) - before).each { |id| signed(draft, id) }
             end
-            fresh.each { |id| desk.act(said: "laid out #{desk.set.sheets[id].name}", by: person, sheet_id: id, tidy: true) { nil } }
-            fresh.first || Basalt::Process::Framing.new(desk.set, sheet.id).context&.id || sheet.id
+            fresh.each { |id| project.act(said: "laid out #{project.set.sheets[id].name}", by: person, sheet_id: id, tidy: true) { nil } }
+            fresh.first || Basalt::Process::Framing.new(project.set, sheet.id).context&.id || sheet.id
           end
 
           class << self
