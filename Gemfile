@@ -22,6 +22,7 @@ gem "dry-inflector", "~> 1.1"
 gem "json_schemer", "~> 2.4"
 gem "nokogiri", "~> 1.18"
 gem "ruby-vips", "~> 2.3"
+gem "que", "~> 2.4"
 gem "rubyzip", "~> 2.4", require: "zip"
 gem "ttfunk", "~> 1.8"
 

@@ -77,11 +77,11 @@ class MemoryBench
 
   def inventory
     rows = Array.new(ELEMENTS) { |n| "thing-#{n},server,Net #{n / 200} 10.#{20 + (n / 200)}.0.0/16,10.#{20 + (n / 200)}.1.#{n % 200},,," }
-    table = Basalt::Formats::CSV.new((["name,role,subnet,address,gateway,location,note"] + rows).join("\n"))
-    intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: Store::Project.open("Memory inventory").id, content: "x", file_name: "things.csv",
-                                   mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
-    intake.define_singleton_method(:table) { table }
-    Web::Families::Network::InventoryWork.run(intake, "Inventory", "bench")
+    content = (["name,role,subnet,address,gateway,location,note"] + rows).join("\n")
+    project = Store::Project.open("Memory inventory")
+    mapping = Basalt::Network::Inventory::Columns.guess(Basalt::Formats::CSV.new(content).headings)
+    intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.id, content:, file_name: "things.csv", mapping:)
+    Store::Task.give(project.id, "inventory", { intake_id: intake.id, sheet_name: "Inventory" }, by: "bench")
     say "an inventory of #{ELEMENTS} rows brought in"
   end
 end

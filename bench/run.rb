@@ -29,6 +29,8 @@ class Bench
       url = cluster.start
       Store::Database.connect(url)
       Store::Database.migrate
+      Store::Queue.prepare(workers: Web::Tasks.workers)
+      Store::Queue.at_once
       measure
       MemoryBench.run(url)
     ensure
@@ -134,12 +136,12 @@ class Bench
 
   def inventory
     rows = Array.new(ROWS) { |n| "thing-#{n},server,Net #{n / 200} 10.#{20 + (n / 200)}.0.0/16,10.#{20 + (n / 200)}.1.#{n % 200},,," }
-    table = Basalt::Formats::CSV.new((["name,role,subnet,address,gateway,location,note"] + rows).join("\n"))
+    content = (["name,role,subnet,address,gateway,location,note"] + rows).join("\n")
     project = Store::Project.open("Bench inventory")
-    intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.id, content: "x", file_name: "things.csv", mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
-    intake.define_singleton_method(:table) { table }
-    report("CSV of #{ROWS} rows, whole", ROWS, times(1) { Web::Families::Network::InventoryWork.run(intake, "Inventory", "bench") })
-    abort intake.result.inspect unless intake.state == "done"
+    mapping = Basalt::Network::Inventory::Columns.guess(Basalt::Formats::CSV.new(content).headings)
+    intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.id, content:, file_name: "things.csv", mapping:)
+    report("CSV of #{ROWS} rows, whole", ROWS, times(1) { Store::Task.give(project.id, "inventory", { intake_id: intake.id, sheet_name: "Inventory" }, by: "bench") })
+    abort intake.task.result.inspect unless intake.task.state == "done"
   end
 
   # @return [Array<Array(Float, Float)>] ms by the clock and ms of this process's own work

@@ -105,14 +105,15 @@ module Store
     # @param by_hand [Boolean] whether a person asked for that, and it stays so
     # @param patient [Boolean] whether it takes so long that it is not tried again when somebody else's act
     #   came first, but compared with that fact by fact
+    # @param along [#call, nil] what else is kept in the same transaction
     # @return [Outcome]
     # @raise [Basalt::Mistake] and nothing is kept
-    def act(said:, by:, sheet_id: nil, tidy: false, by_hand: false, patient: false)
+    def act(said:, by:, sheet_id: nil, tidy: false, by_hand: false, patient: false, along: nil)
       on_newest(alone: !patient) do
         draft = Basalt::Change::Draft.new(set)
         yield draft
         arrange(draft, sheet_id, tidy, by_hand)
-        finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:)
+        finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:, along:)
       end
     end
 
@@ -255,12 +256,12 @@ module Store
       end
     end
 
-    def finish(draft, said:, by:, sheet_id:, act: "act", of: nil, patient: false)
+    def finish(draft, said:, by:, sheet_id:, act: "act", of: nil, patient: false, along: nil)
       effect = draft.effect
       return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
 
       affected = Basalt::Drawing::Affected.by(draft)
-      version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:, from: patient ? nil : set.version, request: @request)
+      version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:, from: patient ? nil : set.version, request: @request, &along)
       @request&.kept = true
       @request = nil
       keep_in_step(effect, affected, version, draft)

@@ -38,6 +38,7 @@ module Store
     # @param from [Integer, nil] the version that the effect was made from, when it may be kept only as the next one; without it
     #   facts are compared one by one, and new rows join behind those that came in between
     # @param request [Store::Request, nil] what a page asked for, remembered with the act
+    # @yield what else is kept in the same transaction
     # @return [Integer] the version that the project has now
     # @raise [Repeated] when the page's act was kept before
     # @raise [Stale] when the project has another version
@@ -47,6 +48,7 @@ module Store
         effect = behind_others(effect) unless from
         version = record(effect, said:, sheet_id:, act:, of:, from:, request:)
         Writer.new(@project_id).write(effect)
+        yield if block_given?
         version
       end
     rescue ActiveRecord::RecordNotUnique, ActiveRecord::InvalidForeignKey => e

@@ -4,7 +4,7 @@ module CommandLine
   # Finds the command that was asked for and runs it.
   module Main
     COMMANDS = { "start" => "Start", "check" => "Check", "read" => "Read", "draw" => "Draw", "import" => "Import", "convert" => "Convert",
-                 "routes" => "RouteList" }.freeze
+                 "routes" => "RouteList", "work" => "Work" }.freeze
 
     module_function
 

@@ -24,11 +24,13 @@ module CommandLine
       cluster = Cluster.new(home) unless ENV["DATABASE_URL"]
       open_database(cluster ? cluster.start : ENV.fetch("DATABASE_URL"), own: !cluster.nil?)
       watch = Watch.new(cluster, err).tap(&:begin) if cluster
+      crew = Crew.new.tap(&:begin)
       serve(home)
       0
     rescue SignalException
       130
     ensure
+      crew&.end
       watch&.end
       cluster&.stop
     end
@@ -50,7 +52,7 @@ module CommandLine
     def open_database(url, own:)
       Store::Database.connect(url, own:)
       Store::Database.migrate
-      Web::Extensions.gather(:settling).each(&:settle_interrupted)
+      Store::Queue.prepare(workers: Web::Tasks.workers)
       bring_sample unless options[:empty] || Store::Project.any?
     rescue ActiveRecord::ConnectionNotEstablished, ActiveRecord::NoDatabaseError => e
       raise Basalt::Mistake, "The database cannot be reached: #{e.message.lines.first.strip}"

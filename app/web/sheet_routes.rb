@@ -37,19 +37,25 @@ module Web
       end
     end
 
-    Drawings::Export::TYPES.each do |type, mime|
+    Drawings::Export::TYPES.each_key do |type|
       get "/projects/:project_id/sheets/:sheet_id/export.#{type}", needs: :see, answers: :file do
-        paper = Drawings::Paper.new(size: params[:paper] || "A3", orientation: params[:orientation] || "landscape", spread: params[:spread] || "one")
-        ground = Drawings::Export::GROUNDS.key?(params[:ground]) ? params[:ground] : Drawings::Export.usual_ground(type)
-        svg, sheet, title = with_project { |project| [drawing(project, sheet(project), ground:), sheet(project), project.set.project] }
-        content_type mime
-        attachment file_name(sheet, type)
-        about = { Title: "#{sheet.number} #{sheet.name}", Author: sheet.drawn_by, Subject: "#{title}, #{sheet.notation_name}, revision #{sheet.revision}" }
-        Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name, "revision #{sheet.revision}"].compact.join(", "), about:, ground:)
+        with_project do |project|
+          chosen = params[:chosen].to_s.empty? ? nil : Acting.chosen(project.set, params)
+          wanted = { type:, ground: params[:ground], chosen:, paper: { "size" => params[:paper], **params.slice("orientation", "spread") }.compact }
+          export = SheetExport.new(project, sheet(project).id, **wanted)
+          if export.large?
+            task = Store::Task.give(project.project_id, "export", { sheet_id: sheet(project).id, **wanted }, by: person)
+            next redirect(project_path(project.project_id, "tasks/#{task.id}"))
+          end
+
+          content_type export.content_type
+          attachment export.name
+          export.file(export.svg)
+        end
       end
     end
 
-    helped_by :Naming, :Chips
+    helped_by :Chips
 
     # What the page knows of the kinds that can be placed, so that it need not ask.
     module Chips
@@ -73,19 +79,6 @@ module Web
       def size(draft, sheet, kind, facts)
         fresh = Basalt::Model::Element.new(id: draft.new_id, kind: kind.name, name: "", facts:, ends: [], ordinal: 0)
         sheet.notation.size(draft, fresh).map(&:round)
-      end
-    end
-
-    # Files of a sheet, and their names.
-    module Naming
-      # @return [String] SVG of the sheet, or of what is selected on it
-      def drawing(project, sheet, ground: "paper")
-        only = params[:chosen].to_s.empty? ? nil : Acting.chosen(project.set, params)
-        Drawings::Export.svg(project.set, sheet.id, findings: project.findings_on(sheet.id), only:, images: Pictures.embedded(project.project_id), ground:)
-      end
-
-      def file_name(sheet, type)
-        "#{[sheet.number, sheet.name].join(' ').unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.#{type}"
       end
     end
   end

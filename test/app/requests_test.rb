@@ -114,11 +114,11 @@ class RequestsTest < Minitest::Test
   def test_an_intake_can_be_stopped_and_keeps_nothing
     content = File.read(File.join(APPLICATION_ROOT, "demo/things.csv"))
     table = Basalt::Formats::CSV.new(content)
-    intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content:, file_name: "things.csv", cancelled: true,
-                                   mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
+    intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content:, file_name: "things.csv", mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
     before = rows(model_of(@project))
-    Web::Families::Network::InventoryWork.run(intake, "Stopped", "test")
-    assert_equal "cancelled", intake.reload.state
+    task = Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind: "inventory", said_by: "test", cancelled: true, arguments: { intake_id: intake.id, sheet_name: "Stopped" })
+    task.work
+    assert_equal "cancelled", task.reload.state
     assert_equal before, rows(model_of(@project))
   end
 

@@ -33,8 +33,18 @@ class RoutesTest < Minitest::Test
   def intake = @intake ||= Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content: "name,role\nx,server", file_name: "x.csv")
   def image = @image ||= Store::Image.create!(id: SecureRandom.uuid, project_id: @project.id, name: "x", type: "image/png", width: 1, height: 1, content: "x")
 
+  def task(route)
+    kind = route.path.include?("proofs") ? "proof" : "export"
+    Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind:, said_by: "test", state: "done", result: { ran: 1, of: 1 }, content: "x", content_type: "image/png", file_name: "x.png")
+  end
+
+  def taken(intake)
+    intake.task || Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind: "inventory", said_by: "test", arguments: { intake_id: intake.id })
+    intake
+  end
+
   # What a parameter of an address can be, in the sample.
-  def candidates(name, set)
+  def candidates(route, name, set)
     case name
     when "project_id" then [@project.id]
     when "sheet_id" then set.sheet_list.map(&:id)
@@ -42,14 +52,15 @@ class RoutesTest < Minitest::Test
     when "source_id" then set.of_kind("source").map(&:id)
     when "kind" then %w[device attribute]
     when "key" then %w[container]
-    when "intake_id" then [intake.id]
+    when "task_id" then [task(route).id]
+    when "intake_id" then [taken(intake).id]
     when "image_id" then [image.id]
     else flunk "nobody says what #{name} is"
     end
   end
 
   def addresses(route, set)
-    route.parameters.reduce([route.path.gsub(/[?]/, "")]) { |paths, name| paths.product(candidates(name, set)).map { |path, value| path.sub(":#{name}", value) } }
+    route.parameters.reduce([route.path.gsub(/[?]/, "")]) { |paths, name| paths.product(candidates(route, name, set)).map { |path, value| path.sub(":#{name}", value) } }
   end
 
   def test_each_page_answers_to_whoever_has_what_it_needs

@@ -11,12 +11,14 @@ url = ENV.fetch("DATABASE_URL") { abort "DATABASE_URL is not set; bin/test sets 
 abort "The tests empty their database; its name has to end in _test, and this is #{url[%r{[^/]*\z}]}" unless url.match?(/_test(\?|\z)/)
 Store::Database.connect(url)
 Store::Database.migrate
+Store::Queue.prepare(workers: Web::Tasks.workers)
+Store::Queue.at_once
 
 module AppHelper
   def setup
     super
     Store::ProjectSession.clear
-    ActiveRecord::Base.connection.execute("TRUNCATE projects, elements, ends, sheets, placements, journal, intakes CASCADE")
+    ActiveRecord::Base.connection.execute("TRUNCATE projects, elements, ends, sheets, placements, journal, intakes, tasks CASCADE")
   end
 
   # @return [Store::Project] holding what the statements say, laid out

@@ -10,6 +10,7 @@ module Web
         def routes = [Routes]
         def panels = { facts: :data_facts, sheet: :data_sheet, chosen: :data_chosen, links: :data_links, openers: :schema_opener }
         def commands = { "derive" => Commands::Derive, "sql" => Commands::Sql }
+        def tasks = { "proof" => ProofWork }
         def importers = [Importer]
       end
     end

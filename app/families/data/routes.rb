@@ -100,14 +100,25 @@ module Web
           end
         end
 
+        # The server is asked in the queue; what is quick is told at once.
         post "#{SHEET}/proof", needs: :edit, answers: :part do
-          # Nobody has to wait for the project while the server tries it.
-          statements = with_project { |project| script(project.set, sheet(project)).statements }
-          raise Basalt::Mistake, "There are no tables on this sheet to prove" if statements.empty?
+          with_project do |project|
+            raise Basalt::Mistake, "There are no tables on this sheet to prove" if script(project.set, sheet(project)).statements.empty?
 
-          outcome = Store::Proof.of(statements)
-          with_project { |project| part("#answer", view(:proof, project:, outcome:, statements:)) }
+            task = Store::Task.give(project.project_id, "proof", { sheet_id: sheet(project).id }, by: person)
+            part("#answer", view(:proof, project:, sheet: sheet(project), task: task.wait(QUICK)))
+          end
         end
+
+        get "#{SHEET}/proofs/:task_id", needs: :see, answers: :part do
+          with_project do |project|
+            task = Store::Task.find_by(id: id(params[:task_id]), project_id: project.project_id, kind: "proof") or raise ActiveRecord::RecordNotFound, "no such proof"
+            view(:proof, project:, sheet: sheet(project), task:)
+          end
+        end
+
+        # Seconds.
+        QUICK = 1
 
         # What the routes need of the model.
         module Deriving
@@ -169,7 +180,7 @@ module Web
             made
           end
 
-          def script(set, sheet) = Basalt::Data::Physical::Script.new(set, set.things_on(sheet.id).select { |thing| %w[table view].include?(thing.kind) })
+          def script(set, sheet) = ProofWork.script(set, sheet.id)
         end
       end
     end

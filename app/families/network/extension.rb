@@ -9,7 +9,7 @@ module Web
 
         def routes = [InventoryRoutes]
         def panels = { openers: :inventory_opener }
-        def settling = [InventoryWork]
+        def tasks = { "inventory" => InventoryWork }
         def importers = [Importer]
       end
     end

@@ -19,7 +19,7 @@ module Web
         get "#{PATH}/:intake_id", needs: :see, answers: :page do
           with_project do |project|
             intake = intake()
-            next erb(:intake_progress, locals: { project:, intake: }) unless intake.state == "mapping"
+            next erb(:intake_progress, locals: { project:, intake: }) if intake.task
 
             erb(:intake, locals: { project:, intake:, table: intake.table, mapping: mapping(intake), refusal: nil, sheet_name: params[:sheet_name] || Intaking.title(intake) })
           end
@@ -32,23 +32,23 @@ module Web
         post "#{PATH}/:intake_id/take", needs: :edit, answers: :redirect, makes: "Add, Show, Set" do
           with_project do |project|
             intake = intake()
-            halt redirect(project_path(project.project_id, "intakes/#{intake.id}")) unless intake.state == "mapping"
+            halt redirect(project_path(project.project_id, "intakes/#{intake.id}")) if intake.task
 
             mapping = chosen(params)
             Basalt::Network::Inventory::Columns.check(mapping, intake.table.headings)
             name = Basalt::Model::Names.clean(params[:sheet_name])
-            intake.update!(mapping:, state: "running", started_at: Time.now.utc, total: intake.table.rows.length)
-            InventoryWork.start(intake, name, person)
+            intake.update!(mapping:)
+            Store::Task.give(intake.project_id, "inventory", { intake_id: intake.id, sheet_name: name }, by: person)
             redirect project_path(project.project_id, "intakes/#{intake.id}")
           end
         end
 
         get "#{PATH}/:intake_id/progress", needs: :see, answers: :part do
-          view(:intake_state, intake: intake().tap { |one| InventoryWork.settle(one) })
+          view(:intake_state, intake: intake(), task: intake().task || raise(ActiveRecord::RecordNotFound, "nobody takes it yet"))
         end
 
         post "#{PATH}/:intake_id/cancel", needs: :edit, answers: :redirect, makes: "an intake that stops" do
-          intake.update!(cancelled: true) unless intake.finished?
+          intake().task&.cancel
           redirect project_path(params[:project_id], "intakes/#{params[:intake_id]}")
         end
 
@@ -56,7 +56,7 @@ module Web
           intake = intake()
           content_type "text/csv"
           attachment "rejected-rows.csv"
-          rows = (intake.result || {}).fetch("rejected", []).map { |row| [row["line"], row["reason"], *row["cells"]] }
+          rows = (intake.task&.result || {}).fetch("rejected", []).map { |row| [row["line"], row["reason"], *row["cells"]] }
           Basalt::Formats::CSV.write([["line", "reason", *intake.table.headings], *rows])
         end
 
