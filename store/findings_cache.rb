@@ -11,8 +11,8 @@ module Store
     end
 
     # @param version [Integer] that an act led to
-    # @param kinds [Array<String>] it touched
-    def touch(version, kinds) = @guard.synchronize { @touched[version] = kinds }
+    # @param touched [Basalt::Checks::Touched]
+    def touch(version, touched) = @guard.synchronize { @touched[version] = touched }
 
     # @param set [Basalt::Model::PinnedSet]
     # @return [Basalt::Checks::FindingsByWaiver] of that version
@@ -32,7 +32,7 @@ module Store
     def known = @guard.synchronize { [@version, @by_check] }
 
     def work_out(set, version, by_check)
-      stale = by_check && @guard.synchronize { @touched.select { |at, _| at > version && at <= set.version } }.values.flatten.uniq
+      stale = by_check && @guard.synchronize { @touched.select { |at, _| at > version && at <= set.version } }.values.reduce(Basalt::Checks::Touched.new, :+)
       Basalt::Checks::Runner.new(set, known: by_check || {}).by_check(stale).tap do |found|
         @guard.synchronize do
           @version = set.version

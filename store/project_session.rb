@@ -221,10 +221,10 @@ module Store
       (shown + moved).uniq.select { |id| draft.sheets[id] }
     end
 
-    # Kinds of what was altered, and of what came to a sheet or went from it; sheets count as a kind.
-    def touched_kinds(draft, effect)
+    # What came to a sheet or went from it counts as touched; sheets count as a kind.
+    def touched(draft, effect)
       placed = effect.on(:placements).select { |delta| delta.before.nil? || delta.after.nil? }.filter_map { |delta| draft.element((delta.after || delta.before).element_id)&.kind }
-      effect.kinds | placed | (effect.on(:sheets).any? ? ["sheet"] : [])
+      Basalt::Checks::Touched.by(effect, kinds: placed | (effect.on(:sheets).any? ? ["sheet"] : []))
     end
 
     def turn(entry, change, act, by)
@@ -278,9 +278,9 @@ module Store
     end
 
     def follow(effect, affected, version, draft)
-      kinds = touched_kinds(draft, effect)
+      touched = touched(draft, effect)
       set.advance(effect, version:)
-      @findings.touch(version, kinds)
+      @findings.touch(version, touched)
       @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
     end
   end

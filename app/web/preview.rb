@@ -71,12 +71,18 @@ module Web
     end
 
     def consequence(draft)
-      before = @project.findings.map(&:key)
-      fresh = Basalt::Checks::Runner.new(draft).findings.reject { |finding| before.include?(finding.key) }
+      fresh = newly_found(draft)
       worst = fresh.find(&:error?)
       return [:warns, "#{worst.message}. #{worst.why}"] if worst
 
       [:fits, fits(draft, fresh)]
+    end
+
+    # Only what is near the statement is looked at, before and after it.
+    def newly_found(draft)
+      touched = Basalt::Checks::Touched.by(draft.effect)
+      known = Basalt::Checks::Runner.new(@project.set).near(touched).to_set(&:key)
+      Basalt::Checks::Runner.new(draft).near(touched).reject { |finding| known.include?(finding.key) }
     end
 
     def fits(draft, fresh)

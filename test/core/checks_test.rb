@@ -95,7 +95,7 @@ class ChecksTest < Minitest::Test
   def test_only_checks_that_read_what_was_touched_run_again
     set = model("#{NET}a on N at .5\nb on N at .5")
     known = Basalt::Checks::Runner.new(set).by_check
-    again = Basalt::Checks::Runner.new(set, known:).by_check(["entity"])
+    again = Basalt::Checks::Runner.new(set, known:).by_check(Basalt::Checks::Touched.new(kinds: ["entity"]))
     again.each { |check, found| assert_same known[check], found unless check.reads.include?("entity") }
   end
 

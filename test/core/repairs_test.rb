@@ -79,7 +79,7 @@ class RepairsTest < Minitest::Test
   end
 
   def test_every_check_has_a_word_of_its_own_and_says_what_it_reads
-    checks = Extensions.gather(:checks)
+    checks = Families.gather(:checks)
     ids = checks.map { |check| check.id.to_s }
     assert_equal ids.uniq, ids
     assert_operator checks.length, :>, 50

@@ -41,8 +41,12 @@ module Basalt
 
       # Takes over what another draft over this one came to.
       # @param trial [Draft]
-      def merge(trial)
-        trial.effect.deltas.each { |delta| delta.after ? @overlays[delta.table].put(delta.after) : delete(delta.table, delta.id) }
+      def merge(trial) = take(trial.effect.deltas)
+
+      # @param deltas [Array<Delta>] made from what stands here
+      # @return [Draft] itself
+      def take(deltas)
+        deltas.each { |delta| delta.after ? @overlays[delta.table].put(delta.after) : delete(delta.table, delta.id) }
         self
       end
 

@@ -5,27 +5,40 @@ module Basalt
     # Runs the checks of all families, and after a change only those that read what it touched.
     class Runner
       SEVERITIES = %i[error warning hint].freeze
+      # Elements of a project up to which all of it is looked at while somebody types.
+      SMALL = 1500
 
       # @param set [Model::WorkingSet, Change::Draft]
-      # @param known [Hash{Class => Array<Finding>}] what each check found before
+      # @param known [Hash{Class => Found}] what each check found before
       def initialize(set, known: {})
         @set = set
         @known = known
       end
 
-      # @param kinds [Array<String>, nil] kinds that were touched; nil runs every check
-      # @return [Hash{Class => Array<Finding>}]
-      def by_check(kinds = nil)
+      # @param touched [Touched, nil] since that; nil runs every check on everything
+      # @return [Hash{Class => Found}]
+      def by_check(touched = nil)
         analysis = AnalysisContext.new(@set)
         Families.gather(:checks).to_h do |check|
-          stale = kinds.nil? || !@known.key?(check) || check.reads.intersect?(kinds)
-          [check, stale ? check.new(analysis).findings : @known[check]]
+          known = @known[check]
+          [check, known && touched ? known.again(analysis, touched) : Found.afresh(check, analysis)]
         end
+      end
+
+      # What a few acts would newly bring, told from what they touch; checks of the whole project are left out
+      # where that is large.
+      #
+      # @param touched [Touched]
+      # @return [Array<Finding>]
+      def near(touched)
+        analysis = AnalysisContext.new(@set)
+        checks = Families.gather(:checks).select { |check| check.reads.intersect?(touched.kinds) && (check.each || @set.elements.size <= SMALL) }
+        Runner.sorted(checks.to_h { |check| [check, check.each ? Found.new(check).again(analysis, touched) : Found.afresh(check, analysis)] })
       end
 
       # @return [Array<Finding>] errors first
       def self.sorted(by_check)
-        by_check.values.flatten.sort_by.with_index { |finding, index| [SEVERITIES.index(finding.severity), index] }
+        by_check.values.flat_map(&:list).sort_by.with_index { |finding, index| [SEVERITIES.index(finding.severity), index] }
       end
 
       # @return [Array<Finding>]

@@ -18,6 +18,8 @@ module Basalt
 
       # @return [Array<String>] ids of what a relation is drawn between: its first and its last end
       def endpoints = ends.empty? ? [] : [ends.first.target_id, ends.last.target_id]
+      # @return [Array<Array(String, Object)>] facts by whose value it is found
+      def indexed = facts.empty? ? [] : (Catalogue.kinds[kind]&.indexed || []).filter_map { |fact| facts[fact]&.then { |value| [fact, value] } }
       def description = Catalogue.kind(kind)
       def noun = description.noun(self)
     end

@@ -7,7 +7,8 @@ module Basalt
     # choices, or what the range, an expression, matches), +:address+, +:prefix+.
     # An +internal+ one is kept by acts of its own, and is in no form. An +own+ one says where just this
     # element comes from: a copy does not get it.
-    Field = Value.of(:name, :type, :label, :choices, :range, :internal, :own) do
+    # Elements are found by the value of an +indexed+ one.
+    Field = Value.of(:name, :type, :label, :choices, :range, :internal, :own, :indexed) do
       # Takes a value from a person or a file.
       #
       # @param value [Object, nil] nil clears the fact

@@ -16,6 +16,7 @@ module Basalt
     # +distinct_by+ lists what, beside the name, tells two of one name apart.
     Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips,
                     :ordered, :moving, :serving, :marked, :columns, :open_end, :making) do
+      self::INDEXED = {}.compare_by_identity
       self::ANYTHING = Object.new.tap { |kinds| def kinds.include?(_kind) = true }.freeze
 
       def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, brief: [], end_fields: [], chips: [], owner: [], **rest)
@@ -23,6 +24,9 @@ module Basalt
         super(fields: (fields + common).to_h { |field| [field.name, field] }.freeze, ends:, nouns:, containers:,
               distinct_by:, default_names:, brief:, end_fields:, chips:, owner:, **rest)
       end
+
+      # @return [Array<String>] names of facts by whose value elements are found
+      def indexed = self.class::INDEXED[self] ||= fields.each_value.select(&:indexed).map(&:name).freeze
 
       def relation? = ends.any?
 

@@ -17,6 +17,7 @@ module Basalt
                       name: ->(e) { e.name ? [e.name] : [] },
                       target: ->(e) { e.ends.map(&:target_id).uniq },
                       owner: ->(e) { e.owner_id ? [e.owner_id] : [] },
+                      fact: ->(e) { e.indexed },
                       container: ->(e) { e.container_id ? [e.container_id] : [] }
                     }),
         RowType.new(table: :waivers, row: Waiver, conflict: ALTERED, indexes: { finding: ->(w) { [w.finding] } }),

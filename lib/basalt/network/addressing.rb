@@ -35,6 +35,9 @@ module Basalt
       def on(subnet) = (@on ||= interfaces.group_by { |i| i.subnet.id }).fetch(subnet.id, [])
       def shared_on(subnet) = (@shared_on ||= shared.group_by { |g| g.target("subnet") }).fetch(subnet.id, [])
 
+      # @return [Array<Interface>] who is attached to one subnet, in order of making
+      def attached(subnet) = set.relations_of(subnet.id, "attachment").filter_map { |attachment| interface(attachment) }
+
       # @return [Addresses::Prefix, nil]
       def prefix(subnet)
         @prefixes.fetch(subnet.id) { @prefixes[subnet.id] = subnet["prefix"] && Addresses.prefix(subnet["prefix"]) }
@@ -48,7 +51,7 @@ module Basalt
 
       # @return [Addresses::Address, nil] the next free in the subnet, searching from a number on
       def next_free(subnet, from: nil)
-        prefix(subnet)&.next_free(taken(subnet), from:)
+        prefix(subnet)&.next_free((@in_use ||= {})[subnet.id] ||= InUse.new(set, subnet, prefix(subnet)), from:)
       end
 
       # @return [Hash, nil] +:used+ and +:free+ numbers of addresses of the subnet

@@ -32,12 +32,12 @@ module Basalt
                         fields: [field("prefix", :prefix), field("vlan", :integer, range: 1..4094), field("space", :word, label: "address space"),
                                  field("isolated", :flag), field("planned", :flag)]),
         Model::Kind.new(name: "attachment", plural: "addresses", ends: { "thing" => JOINED, "subnet" => ["subnet"] }, brief: ["address"],
-                        fields: [field("address", :address), field("gateway", :flag), field("interface", :word), field("planned", :flag)]),
+                        fields: [field("address", :address, indexed: true), field("gateway", :flag), field("interface", :word), field("planned", :flag)]),
         Model::Kind.new(name: "link", plural: "links", brief: %w[medium speed circuit], end_fields: [field("port", :word)], ends: { "one" => JOINED, "other" => JOINED },
                         fields: [field("circuit", :word), field("medium", :choice, choices: MEDIA), field("speed", :word),
                                  field("label", :text), field("planned", :flag)]),
         Model::Kind.new(name: "shared gateway", plural: "shared gateways", ends: { "subnet" => ["subnet"], "member" => ["device"] },
-                        fields: [field("address", :address)]),
+                        fields: [field("address", :address, indexed: true)]),
         Model::Kind.new(name: "ownership", plural: "ownerships", ends: { "owned" => ["device"], "owner" => ["outside"] })
       ].freeze
     end

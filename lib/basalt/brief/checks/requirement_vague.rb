@@ -5,15 +5,13 @@ module Basalt
     module Checks
       # A requirement with words that nobody can measure.
       class RequirementVague < Basalt::Checks::Check
-        rule "requirement-vague", :warning, reads: %w[requirement]
+        rule "requirement-vague", :warning, reads: %w[requirement], each: "requirement", near: 0
 
-        def findings
-          set.of_kind("requirement").select { |one| one["text"] }.filter_map do |one|
-            words = Wording.vague(one["text"])
-            next if words.empty?
+        def about(one)
+          words = one["text"] ? Wording.vague(one["text"]) : []
+          return [] if words.empty?
 
-            finding(one.id, "#{one.name} says “#{words.first(3).join('”, “')}” without a measure", "Whether it is met would be a matter of taste. How much, how many, within what time?")
-          end
+          [finding(one.id, "#{one.name} says “#{words.first(3).join('”, “')}” without a measure", "Whether it is met would be a matter of taste. How much, how many, within what time?")]
         end
       end
     end

@@ -5,20 +5,18 @@ module Basalt
     module Checks
       # The same attribute at both ends of a relationship: one of them is a copy.
       class AttributeInTwoPlaces < Basalt::Checks::Check
-        rule "attribute-in-two-places", :warning, reads: %w[entity attribute relationship]
+        rule "attribute-in-two-places", :warning, reads: %w[entity attribute relationship], each: "relationship", near: 2
 
         COMMON = /\A(name|code|number|no|id|description|note|notes|remark|remarks|date|kind|type|status|state|title|address|phone|phones|value|comment)\z/i
 
-        def findings
-          set.of_kind("relationship").flat_map do |one|
-            first, second = one.targets.uniq
-            next [] unless second
+        def about(one)
+          first, second = one.targets.uniq
+          return [] unless second
 
-            shared(first, second).map do |here, there|
-              finding([second, first, there.id], "#{here.name} is said of #{set.element(first).name} and of #{set.element(second).name}",
-                      "One follows from the other through “#{one.name}”; two copies come to differ.",
-                      repair: repair("Strike it from #{set.element(second).name}", Change::Remove.new(id: there.id)))
-            end
+          shared(first, second).map do |here, there|
+            finding([second, first, there.id], "#{here.name} is said of #{set.element(first).name} and of #{set.element(second).name}",
+                    "One follows from the other through “#{one.name}”; two copies come to differ.",
+                    repair: repair("Strike it from #{set.element(second).name}", Change::Remove.new(id: there.id)))
           end.uniq { |finding| [finding.subjects, finding.message] }
         end
 

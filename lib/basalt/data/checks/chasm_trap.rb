@@ -5,15 +5,13 @@ module Basalt
     module Checks
       # A way over an entity to which not everything belongs: some can not be reached by it (Connolly and Begg, "Database Systems").
       class ChasmTrap < Basalt::Checks::Check
-        rule "chasm-trap", :hint, reads: %w[entity relationship]
+        rule "chasm-trap", :hint, reads: %w[entity relationship], each: "entity", near: 2
 
-        def findings
-          set.of_kind("entity").flat_map do |middle|
-            relations = set.relations_of(middle.id, "relationship")
-            optional = relations.filter_map { |one| step(one, middle.id) { |how_many| how_many.least&.zero? && how_many.most == 1 } }
-            onwards = relations.filter_map { |one| step(one, middle.id, across: true) { |how_many| how_many.most == 1 } }
-            optional.product(onwards).reject { |lower, upper| lower == upper || direct?(lower, upper) }.map { |lower, upper| trap(middle, lower, upper) }
-          end.uniq(&:key)
+        def about(middle)
+          relations = set.relations_of(middle.id, "relationship")
+          optional = relations.filter_map { |one| step(one, middle.id) { |how_many| how_many.least&.zero? && how_many.most == 1 } }
+          onwards = relations.filter_map { |one| step(one, middle.id, across: true) { |how_many| how_many.most == 1 } }
+          optional.product(onwards).reject { |lower, upper| lower == upper || direct?(lower, upper) }.map { |lower, upper| trap(middle, lower, upper) }.uniq(&:key)
         end
 
         private

@@ -5,13 +5,13 @@ module Basalt
     module Checks
       # An entity of which two could not be told apart.
       class NoKey < Basalt::Checks::Check
-        rule "no-key", :warning, reads: %w[entity attribute]
+        rule "no-key", :warning, reads: %w[entity attribute], each: "entity", near: 2
         LIKELY = /\b(code|number|no|id|identifier|reference)\b/i
 
-        def findings
-          set.of_kind("entity").reject { |entity| told_apart?(entity) }.map do |entity|
-            finding(entity.id, "#{entity.name} has no key", "Nothing says how one #{entity.name} is told from another.", repair: choose(entity))
-          end
+        def about(entity)
+          return [] if told_apart?(entity)
+
+          [finding(entity.id, "#{entity.name} has no key", "Nothing says how one #{entity.name} is told from another.", repair: choose(entity))]
         end
 
         private

@@ -5,12 +5,12 @@ module Basalt
     module Checks
       # A table whose rows cannot be told apart.
       class NoPrimaryKey < Basalt::Checks::Check
-        rule "no-primary-key", :warning, reads: %w[table column]
+        rule "no-primary-key", :warning, reads: %w[table column], each: "table", near: 1
 
-        def findings
-          set.of_kind("table").reject { |table| Tabling.columns(set, table.id).any? { |one| one["key"] } }.map do |table|
-            finding(table.id, "#{table.name} has no primary key", "Two rows could be the same, and nothing could refer to one of them.", repair: mend(table))
-          end
+        def about(table)
+          return [] if Tabling.columns(set, table.id).any? { |one| one["key"] }
+
+          [finding(table.id, "#{table.name} has no primary key", "Two rows could be the same, and nothing could refer to one of them.", repair: mend(table))]
         end
 
         private

@@ -5,15 +5,15 @@ module Basalt
     module Checks
       # A relationship whose name is no verb phrase.
       class NounAsVerb < Basalt::Checks::Check
-        rule "noun-as-verb", :warning, reads: %w[relationship]
+        rule "noun-as-verb", :warning, reads: %w[relationship entity], each: "relationship"
 
-        def findings
-          set.of_kind("relationship").reject { |one| one.name == Relating::UNSAID }.flat_map do |one|
-            [one.name, one["back"]].compact.reject { |verb| English.verb_phrase?(verb) }.map do |verb|
-              names = one.targets.map { |id| set.element(id).name }
-              finding(one.id, "“#{verb}” is not a verb",
-                      "“#{English.article(names[0]).capitalize} #{names[0]} #{verb} #{English.article(names[1])} #{names[1]}” is no sentence that anybody can confirm.")
-            end
+        def about(one)
+          return [] if one.name == Relating::UNSAID
+
+          names = one.targets.map { |id| set.element(id).name }
+          [one.name, one["back"]].compact.reject { |verb| English.verb_phrase?(verb) }.map do |verb|
+            finding(one.id, "“#{verb}” is not a verb",
+                    "“#{English.article(names[0]).capitalize} #{names[0]} #{verb} #{English.article(names[1])} #{names[1]}” is no sentence that anybody can confirm.")
           end
         end
       end

@@ -5,15 +5,15 @@ module Basalt
     module Checks
       # An entity named for more than one.
       class PluralEntityName < Basalt::Checks::Check
-        rule "plural-entity-name", :hint, reads: %w[entity]
+        rule "plural-entity-name", :hint, reads: %w[entity], each: "entity", near: 1
 
-        def findings
-          set.of_kind("entity").select { |entity| English.plural?(entity.name) }.map do |entity|
-            one = English.singular(entity.name)
-            taken = set.named(one).any? { |other| other.kind == "entity" }
-            finding(entity.id, "#{entity.name} is named for more than one", "An entity is named for a single one of it, so that sentences about it read: #{English.article(one)} #{one}.",
-                    repair: taken ? nil : repair("Call it #{one}", Change::Set.new(id: entity.id, fact: "name", value: one)))
-          end
+        def about(entity)
+          return [] unless English.plural?(entity.name)
+
+          one = English.singular(entity.name)
+          taken = set.named(one).any? { |other| other.kind == "entity" }
+          [finding(entity.id, "#{entity.name} is named for more than one", "An entity is named for a single one of it, so that sentences about it read: #{English.article(one)} #{one}.",
+                   repair: taken ? nil : repair("Call it #{one}", Change::Set.new(id: entity.id, fact: "name", value: one)))]
         end
       end
     end

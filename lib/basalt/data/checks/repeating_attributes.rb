@@ -5,16 +5,14 @@ module Basalt
     module Checks
       # Attributes that are the same one several times: phone 1, phone 2.
       class RepeatingAttributes < Basalt::Checks::Check
-        rule "repeating-attributes", :warning, reads: %w[attribute]
+        rule "repeating-attributes", :warning, reads: %w[attribute], each: %w[entity relationship meeting], near: 1
 
         NUMBERED = /\A(.*\D?)[ _-]?(\d+|one|two|three|four|first|second|third)\z/i
 
-        def findings
-          set.of_kind("entity", "relationship", "meeting").flat_map do |owner|
-            numbered = Describing.of(set, owner.id).select { |attribute| stem(attribute) }.group_by { |attribute| stem(attribute).downcase }
-            numbered.values.select { |list| list.length > 1 }.map do |list|
-              finding(owner.id, "#{English.list(list.map(&:name))} of #{owner.name} are one attribute", "The next one would not fit, and none of them can be searched for alone.", repair: mend(list))
-            end
+        def about(owner)
+          numbered = Describing.of(set, owner.id).select { |attribute| stem(attribute) }.group_by { |attribute| stem(attribute).downcase }
+          numbered.values.select { |list| list.length > 1 }.map do |list|
+            finding(owner.id, "#{English.list(list.map(&:name))} of #{owner.name} are one attribute", "The next one would not fit, and none of them can be searched for alone.", repair: mend(list))
           end
         end
 

@@ -5,16 +5,16 @@ module Basalt
     module Checks
       # An end of a relationship for which it is open how many there are.
       class UndecidedCardinality < Basalt::Checks::Check
-        rule "undecided-cardinality", :hint, reads: %w[relationship participation]
+        rule "undecided-cardinality", :hint, reads: %w[relationship participation entity sheet], each: "relationship", near: 1
 
         READY = %w[ready approved issued].freeze
 
-        def findings
-          set.of_kind("relationship").select { |one| one.ends.any? { |joined| open?(joined) } }.map do |one|
-            names = one.ends.select { |joined| open?(joined) }.map { |joined| English.plural(set.element(joined.target_id).name) }
-            finding(one.id, "It is open how many #{English.list(names.uniq)} there are", "#{one.name}: tables can be derived, on the safe side, but what the database has to hold is not known.")
-              .with(severity: ready?(one) ? :warning : :hint)
-          end
+        def about(one)
+          return [] unless one.ends.any? { |joined| open?(joined) }
+
+          names = one.ends.select { |joined| open?(joined) }.map { |joined| English.plural(set.element(joined.target_id).name) }
+          [finding(one.id, "It is open how many #{English.list(names.uniq)} there are", "#{one.name}: tables can be derived, on the safe side, but what the database has to hold is not known.")
+            .with(severity: ready?(one) ? :warning : :hint)]
         end
 
         private

@@ -5,13 +5,13 @@ module Basalt
     module Checks
       # A relationship that nobody gave a verb.
       class VerbMissing < Basalt::Checks::Check
-        rule "verb-missing", :warning, reads: %w[relationship]
+        rule "verb-missing", :warning, reads: %w[relationship], each: "relationship", near: 1
 
-        def findings
-          set.of_kind("relationship").select { |one| one.name == Relating::UNSAID }.map do |one|
-            names = one.targets.map { |id| set.element(id).name }
-            finding(one.id, "Nobody said how #{names.join(' and ')} are related", "Without a verb the sentence cannot be confirmed by anybody.")
-          end
+        def about(one)
+          return [] unless one.name == Relating::UNSAID
+
+          names = one.targets.map { |id| set.element(id).name }
+          [finding(one.id, "Nobody said how #{names.join(' and ')} are related", "Without a verb the sentence cannot be confirmed by anybody.")]
         end
       end
     end

@@ -5,12 +5,12 @@ module Basalt
     module Checks
       # A weak entity that depends on nothing.
       class WeakWithoutOwner < Basalt::Checks::Check
-        rule "weak-without-owner", :error, reads: %w[entity dependence]
+        rule "weak-without-owner", :error, reads: %w[entity dependence], each: "entity", near: 2
 
-        def findings
-          set.of_kind("entity").select { |entity| Dependence.weak?(entity) && Dependence.of(set, entity.id).empty? }.map do |entity|
-            finding(entity.id, "#{entity.name} is weak and has no owner", "A weak entity is told from others by what it belongs to, and nothing is said of that.", repair: mend(entity))
-          end
+        def about(entity)
+          return [] unless Dependence.weak?(entity) && Dependence.of(set, entity.id).empty?
+
+          [finding(entity.id, "#{entity.name} is weak and has no owner", "A weak entity is told from others by what it belongs to, and nothing is said of that.", repair: mend(entity))]
         end
 
         private

@@ -5,11 +5,13 @@ module Basalt
     module Checks
       # An address that its subnet's prefix does not cover.
       class AddressOutsideSubnet < AddressCheck
-        rule "address-outside-subnet", :error, reads: ["attachment", "subnet", "shared gateway"]
+        rule "address-outside-subnet", :error, reads: ["attachment", "subnet", "shared gateway", "device"], each: ["attachment", "shared gateway"], near: 2
 
-        def findings
-          plan.interfaces.select { |i| i.address && i.prefix && !i.prefix.cover?(i.address) }.map { |i| outside(i) } +
-            plan.shared.filter_map { |gateway| shared_outside(gateway) }
+        def about(element)
+          return [shared_outside(element)].compact if element.kind == "shared gateway"
+
+          i = plan.interface(element)
+          i&.address && i.prefix && !i.prefix.cover?(i.address) ? [outside(i)] : []
         end
 
         private

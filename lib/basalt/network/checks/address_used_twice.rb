@@ -6,35 +6,39 @@ module Basalt
       # One address given to two interfaces of an address space. An address that several
       # answer on purpose is said with +gateway shared by+.
       class AddressUsedTwice < AddressCheck
-        rule "address-used-twice", :error, reads: ["attachment", "subnet", "shared gateway"]
+        rule "address-used-twice", :error, reads: ["attachment", "subnet", "shared gateway", "device"], each: "attachment", near: 2
 
-        def findings
-          plan.interfaces.select(&:address).group_by { |i| [i.space, i.address] }.flat_map do |(space, address), holders|
-            twice(address, strangers(holders, sharers(space, address)))
-          end
+        # Of those who hold an address the first is in the right; of a shared one, those who share it on purpose.
+        def about(attachment)
+          own = plan.interface(attachment)
+          return [] unless own&.address
+
+          shared = sharers(own.space, own.address)
+          return shared.include?(own.thing.id) ? [] : [twice(own, nil)] if shared
+
+          first = holders(own).first
+          first.attachment.id == attachment.id ? [] : [twice(own, first)]
         end
 
         private
 
-        # Who shares the address on purpose: id of each member to true; nil when it is not shared.
+        # @return [Array<Addressing::Interface>] who has the same address in the same space, in order of making
+        def holders(own)
+          set.elements.by(:fact, ["address", own.attachment["address"]]).select { |one| one.kind == "attachment" }.sort_by(&:ordinal)
+             .filter_map { |one| plan.interface(one) }.select { |one| one.space == own.space }
+        end
+
+        # @return [Array<String>, nil] ids of who shares the address on purpose; nil when it is not shared
         def sharers(space, address)
-          @sharers ||= plan.shared.group_by { |g| [set.element(g.target("subnet"))["space"].to_s, plan.shared_address(g)] }
-          @sharers[[space, address]]&.flat_map { |g| g.targets("member") }
+          gateways = set.elements.by(:fact, ["address", address.to_s]).select { |one| one.kind == "shared gateway" && set.element(one.target("subnet"))["space"].to_s == space }
+          gateways.flat_map { |one| one.targets("member") } if gateways.any?
         end
 
-        # Those who hold it without sharing it on purpose; all sharers together count as one holder.
-        def strangers(holders, sharers)
-          return holders.drop(1).map { |holder| [holders.first, holder] } unless sharers
-
-          holders.reject { |holder| sharers.include?(holder.thing.id) }.map { |holder| [nil, holder] }
-        end
-
-        def twice(address, pairs)
-          pairs.map do |first, second|
-            other = first ? first.thing.name : "the shared gateway"
-            finding([second.attachment.id, first&.attachment&.id].compact, "#{address} is used twice",
-                    "#{second.thing.name} and #{other} would answer for each other.", repair: give(second.attachment, second.subnet, second.thing.name, from: second.address.number + 1))
-          end
+        def twice(second, first)
+          other = first ? first.thing.name : "the shared gateway"
+          finding([second.attachment.id, first&.attachment&.id].compact, "#{second.address} is used twice",
+                  "#{second.thing.name} and #{other} would answer for each other.",
+                  repair: give(second.attachment, second.subnet, second.thing.name, from: second.address.number + 1))
         end
       end
     end

@@ -6,13 +6,12 @@ module Basalt
       # Two devices, outsides or subnets of one name; two places of one name in the same place.
       class NameUsedTwice < Basalt::Checks::Check
         KINDS = %w[device outside subnet place].freeze
-        rule "name-used-twice", :error, reads: KINDS
+        rule "name-used-twice", :error, reads: KINDS, each: KINDS
 
-        def findings
-          set.of_kind(*KINDS).group_by { |thing| mark(thing) }.each_value.flat_map do |namesakes|
-            first, *others = namesakes
-            others.map { |other| twice(first, other) }
-          end
+        # Of those that have a name the first keeps it.
+        def about(thing)
+          namesakes = set.named(thing.name).select { |other| mark(other) == mark(thing) }
+          namesakes.first.id == thing.id ? [] : [twice(namesakes.first, thing)]
         end
 
         private

@@ -5,12 +5,13 @@ module Basalt
     module Checks
       # An interface with the subnet's network, broadcast or anycast address.
       class ReservedAddress < AddressCheck
-        rule "reserved-address", :error, reads: ["attachment", "subnet", "shared gateway"]
+        rule "reserved-address", :error, reads: ["attachment", "subnet", "shared gateway", "device"], each: ["attachment", "shared gateway"], near: 2
 
-        def findings
-          plan.interfaces.select { |i| i.address && i.prefix && reserved?(i.prefix, i.address) }.map do |i|
-            reserved(i.attachment, i.subnet, i.address, i.thing.name)
-          end + plan.shared.filter_map { |gateway| shared(gateway) }
+        def about(element)
+          return [shared(element)].compact if element.kind == "shared gateway"
+
+          i = plan.interface(element)
+          i&.address && i.prefix && reserved?(i.prefix, i.address) ? [reserved(i.attachment, i.subnet, i.address, i.thing.name)] : []
         end
 
         private

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Checks
+    # What one check found: of a check that looks at elements one by one, by the element.
+    class Found
+      # @param check [Class]
+      def initialize(check, by_element: {}, list: nil)
+        @check = check
+        @by_element = by_element
+        @list = list
+      end
+
+      # @return [Array<Finding>] in the order of making of what they are about
+      def list = @list ||= @by_element.values.sort_by(&:first).flat_map(&:last)
+
+      # Looks at everything.
+      def self.afresh(check, analysis)
+        return new(check, list: check.new(analysis).findings) unless check.each
+
+        new(check).look(analysis, analysis.set.of_kind(*check.each))
+      end
+
+      # @param touched [Touched] since this was found
+      # @return [Found] as it is now
+      def again(analysis, touched)
+        return self unless @check.reads.intersect?(touched.kinds)
+        return Found.afresh(@check, analysis) if @check.each.nil? || (touched.kinds.include?("sheet") && @check.reads.include?("sheet"))
+
+        ids = touched.around(analysis.set)[@check.near]
+        kept = @by_element.reject { |id, _| ids.include?(id) }
+        Found.new(@check, by_element: kept).look(analysis, ids.filter_map { |id| analysis.set.element(id) }.select { |element| @check.each.include?(element.kind) })
+      end
+
+      # @param elements [Array<Model::Element>] of which nothing is known
+      def look(analysis, elements)
+        looking = @check.new(analysis)
+        elements.each { |element| looking.about(element).then { |found| @by_element[element.id] = [element.ordinal, found] if found.any? } }
+        self
+      end
+    end
+  end
+end
