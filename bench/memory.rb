@@ -88,6 +88,7 @@ end
 
 if $PROGRAM_NAME == __FILE__
   require_relative "../config/load"
+  require_relative "../test/support/at_once"
   require "rack/test"
   url = ENV.fetch("DATABASE_URL")
   Store::Database.connect("#{url}#{url.include?('?') ? '&' : '?'}application_name=#{MemoryBench::NAME}")

@@ -2,8 +2,10 @@
 
 require_relative "../config/load"
 require_relative "../test/support/generated_network"
+require_relative "../test/support/at_once"
 require_relative "graphs"
 require_relative "growth"
+require_relative "large"
 require_relative "layout"
 require_relative "memory"
 require_relative "pages"
@@ -29,8 +31,6 @@ class Bench
       url = cluster.start
       Store::Database.connect(url)
       Store::Database.migrate
-      Store::Queue.prepare(workers: Web::Tasks.workers)
-      Store::Queue.at_once
       measure
       MemoryBench.run(url)
     ensure
@@ -40,7 +40,10 @@ class Bench
 
   private
 
+  # Only what is named, where something is.
   def measure
+    return LargeBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run if ARGV == ["large"]
+
     puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
     puts format("%-34s %8s %8s %8s %8s", "", "things", "p50", "p95", "cpu p95")
     warm_up
@@ -51,6 +54,7 @@ class Bench
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run
+    LargeBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
   end
 
   # The workbench: what people do with mouse and register, and what the browser shows of it.

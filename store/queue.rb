@@ -23,8 +23,5 @@ module Store
     #
     # @return [Que::Locker] with +stop!+, which waits for what is in hand
     def work = Que::Locker.new(poll_interval: LOOK, wait_period: 50, worker_priorities: [nil] * WORKERS)
-
-    # For tests: a task is done before whoever gave it goes on.
-    def at_once = Que.run_synchronously = true
   end
 end

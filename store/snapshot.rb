@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 module Store
-  # Reads a project into a working set, all of it as it stood at one version.
+  # Reads a project into a working set, all of it as it stood at one version. What many rows have in common, ids and words and
+  # empty facts, is held once.
   class Snapshot
     # @return [Basalt::Model::WorkingSet]
     # @raise [ActiveRecord::RecordNotFound]
@@ -11,6 +12,7 @@ module Store
 
     def initialize(project_id)
       @project = Project.find(project_id)
+      @shared = {}
     end
 
     def read
@@ -21,29 +23,61 @@ module Store
 
     private
 
-    def query(sql) = ActiveRecord::Base.connection.exec_query(sql, "read", [@project.id]).to_a
+    NONE = [].freeze
+    EMPTY = {}.freeze
+    # As the database writes them; keys in it have no order of their own.
+    EMPTY_JSON = "{}"
+    private_constant :NONE, :EMPTY, :EMPTY_JSON
+
+    # Values as arrays, row by row, decoded by the connection.
+    def each_row(sql)
+      result = ActiveRecord::Base.connection.raw_connection.exec_params(sql, [@project.id])
+      result.ntuples.times { |index| yield result.tuple_values(index) }
+    ensure
+      result&.clear
+    end
 
     def rows_of(type)
       nested = type.nested.to_h { |member, value| [member, owned(type, member, value)] }
-      parsed = parsed_columns(type)
-      query("SELECT id, #{(type.columns - nested.keys).join(', ')} FROM #{type.table} WHERE project_id = $1 ORDER BY ordinal").each do |row|
-        values = row.transform_keys(&:to_sym)
-        parsed.each { |column| values[column] &&= JSON.parse(values[column]) }
-        nested.each { |member, lists| values[member] = lists.fetch(values[:id], NONE) }
-        yield type.row.new(**values)
+      plain = [:id, *(type.columns - nested.keys)]
+      json = json_columns(type.table, plain)
+      shared = plain.each_index.reject { |index| json.include?(index) || %i[name ordinal].include?(plain[index]) }
+      order = plain.map { |column| type.row.members.index(column) }
+      each_row("SELECT #{plain.join(', ')} FROM #{type.table} WHERE project_id = $1 ORDER BY ordinal") do |values|
+        json.each { |index| values[index] = parse(values[index]) }
+        shared.each { |index| values[index] = share(values[index]) }
+        members = Array.new(type.row.members.length)
+        order.each_with_index { |place, index| members[place] = values[index] }
+        nested.each { |member, lists| members[type.row.members.index(member)] = lists.fetch(values[0], NONE) }
+        yield type.row.restore(members)
       end
     end
 
-    NONE = [].freeze
-    private_constant :NONE
+    def json_columns(table, columns)
+      known = ActiveRecord::Base.connection.schema_cache.columns_hash(table.to_s)
+      columns.each_index.select { |index| known.fetch(columns[index].to_s).type == :jsonb }
+    end
 
-    def parsed_columns(type) = ActiveRecord::Base.connection.columns(type.table.to_s).select { |column| column.type == :jsonb }.map { |column| column.name.to_sym } & type.columns
+    def parse(text)
+      return text if text.nil?
 
-    # What rows own, by their ids, in its order.
+      text == EMPTY_JSON ? EMPTY : JSON.parse(text).freeze
+    end
+
+    def share(value) = value.is_a?(String) ? (@shared[value] ||= value) : value
+
+    # What rows own, by their ids, in its order: it is put in order here, since few have more than two.
     def owned(type, member, value)
       columns = value.members.map { |column| "o.#{column}" }.join(", ")
-      query("SELECT o.element_id, #{columns} FROM #{member} o JOIN #{type.table} x ON x.id = o.element_id WHERE x.project_id = $1 ORDER BY o.element_id, o.position")
-        .group_by { |row| row.delete("element_id") }.transform_values { |list| list.map { |row| value.load(row.merge("facts" => JSON.parse(row["facts"]))) } }
+      json = json_columns(member, value.members).map { |index| index + 2 }
+      lists = Hash.new { |hash, id| hash[id] = [] }
+      each_row("SELECT o.element_id, o.position, #{columns} FROM #{member} o JOIN #{type.table} x ON x.id = o.element_id WHERE x.project_id = $1") do |values|
+        values.map!.with_index { |one, index| json.include?(index) ? parse(one) : share(one) }
+        id, position = values.shift(2)
+        lists[id][position] = value.restore(values)
+      end
+      lists.default = nil
+      lists.each_value { |list| list.compact!.then { list.freeze } }
     end
   end
 end

@@ -9,6 +9,8 @@ module CommandLine
   # A PostgreSQL cluster of the application's own: on loopback, under an unprivileged user.
   class Cluster
     USER = "basalt"
+    # What a sort may take before it goes to disk: a large project is read in order.
+    WORK_MEMORY = "64MB"
 
     # @param home [Home]
     # @param throwaway [Boolean] for tests: nothing has to survive a power cut
@@ -94,7 +96,7 @@ module CommandLine
       ServerProcess.new(data).forget
       port = free_port
       File.write(File.join(@folder, "port"), port.to_s)
-      options = ["-p #{port}", "-c listen_addresses=127.0.0.1", "-c unix_socket_directories=", *("-c fsync=off -c full_page_writes=off" if @throwaway)]
+      options = ["-p #{port}", "-c listen_addresses=127.0.0.1", "-c unix_socket_directories=", "-c work_mem=#{WORK_MEMORY}", *("-c fsync=off -c full_page_writes=off" if @throwaway)]
       run("pg_ctl", "-D", data, "-w", "-t", "60", "-l", File.join(data, "server.log"), "-o", options.join(" "), "start")
     end
 

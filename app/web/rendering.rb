@@ -50,10 +50,12 @@ module Web
       return redirect(project_path(project.project_id)) unless sheet
 
       told = entry.answer || {}
-      entry = Register::Told.new(made: told["made"], refused: told["refused"].map { |one| Basalt::Register::Entry::Refused.new(**one.transform_keys(&:to_sym)) }) if told["made"]
-      parts = answer(project, Acting::Acted.new(sheet, Acting::NOTHING), fresh: true, entry:)
-      told["lines"] ? parts + part("#reading", reading_after(project, sheet, told["lines"].map { |one| Basalt::Statements::ReadingPatch::Refused.new(**one.transform_keys(&:to_sym)) })) : parts
+      filled = Register::Told.new(made: told["made"], refused: refusals(told["refused"], Basalt::Register::Entry::Refused)) if told["made"]
+      parts = answer(project, Acting::Acted.new(sheet, Acting::NOTHING), fresh: true, entry: filled)
+      told["lines"] ? parts + part("#reading", reading_after(project, sheet, refusals(told["lines"], Basalt::Statements::ReadingPatch::Refused))) : parts
     end
+
+    def refusals(list, type) = list.map { |one| type.new(**one.transform_keys(&:to_sym)) }
 
     def findings_parts(project, sheet)
       findings = project.findings_on(sheet.id)

@@ -16,6 +16,13 @@ module Basalt
           self.class.new(**to_h.merge!(changes))
         end
 
+        # Made of values that were in such an object before, in the order of its members; nothing is worked out anew.
+        #
+        # @param values [Array]
+        def self.restore(values)
+          allocate.tap { |made| values.each_with_index { |value, index| made[index] = value } }.freeze
+        end
+
         class_eval(&block) if block
       end
     end

@@ -11,8 +11,7 @@ url = ENV.fetch("DATABASE_URL") { abort "DATABASE_URL is not set; bin/test sets 
 abort "The tests empty their database; its name has to end in _test, and this is #{url[%r{[^/]*\z}]}" unless url.match?(/_test(\?|\z)/)
 Store::Database.connect(url)
 Store::Database.migrate
-Store::Queue.prepare(workers: Web::Tasks.workers)
-Store::Queue.at_once
+require_relative "at_once"
 
 module AppHelper
   def setup

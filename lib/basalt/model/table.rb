@@ -22,14 +22,33 @@ module Basalt
       def keys(index) = @found.fetch(index).keys
 
       # @return [Array<String>] ids of the rows under that key
-      def ids_by(index, key) = @found.fetch(index)[key]&.keys || []
-      def by(index, key) = ids_by(index, key).map { |id| @rows[id] }
+      def ids_by(index, key)
+        found = @found.fetch(index)[key]
+        case found
+        when nil then NONE
+        when String then [found]
+        else found.keys
+        end
+      end
+
+      def by(index, key)
+        found = @found.fetch(index)[key]
+        case found
+        when nil then NONE
+        when String then [@rows[found]]
+        else found.each_key.map { |id| @rows[id] }
+        end
+      end
 
       def put(row)
-        unindex(@rows[row.id]) if @rows.key?(row.id)
+        known = @rows[row.id]
+        unindex(known) if known
         @rows[row.id] = row
         @ceiling = row.ordinal if row.ordinal && row.ordinal > @ceiling
-        @indexes.each { |name, keys| keys.call(row).each { |key| (@found[name][key] ||= {})[row.id] = true } }
+        @indexes.each do |name, keys|
+          found = @found[name]
+          keys.call(row).each { |key| index(found, key, row.id) }
+        end
       end
 
       def delete(id)
@@ -37,15 +56,33 @@ module Basalt
         unindex(row) if row
       end
 
+      NONE = [].freeze
+      private_constant :NONE
+
       private
+
+      # Most keys have one row: its id stands by itself then, and several are the keys of a hash.
+      def index(found, key, id)
+        known = found[key]
+        case known
+        when nil then found[key] = id
+        when String then found[key] = { known => true, id => true } unless known == id
+        else known[id] = true
+        end
+      end
 
       def unindex(row)
         @indexes.each do |name, keys|
-          keys.call(row).each do |key|
-            ids = @found[name][key] or next
-            ids.delete(row.id)
-            @found[name].delete(key) if ids.empty?
-          end
+          keys.call(row).each { |key| remove(@found[name], key, row.id) }
+        end
+      end
+
+      def remove(found, key, id)
+        known = found[key]
+        if known == id then found.delete(key)
+        elsif known.is_a?(Hash)
+          known.delete(id)
+          found.delete(key) if known.empty?
         end
       end
     end
