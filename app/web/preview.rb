@@ -61,13 +61,13 @@ module Web
       (1..[words.length, 4].min).flat_map do |count|
         head = words[0...-count].join
         partial = words.last(count).join.downcase
-        expected(head, head.length).select { |_, word, _| word.downcase.start_with?(partial) && word.downcase != partial.strip }
+        expected(head, head.length, partial.strip).select { |_, word, _| word.downcase.start_with?(partial) && word.downcase != partial.strip }
       end
     end
 
-    def expected(head, from)
+    def expected(head, from, partial = "")
       context = Basalt::Statements::Context.new(Basalt::Change::Draft.new(@project.set), sheet_id: @sheet.id)
-      Basalt::Statements::Completion.new(head, context).words.map { |word, type| [from, word, type] }
+      Basalt::Statements::Completion.new(head, context, partial:).words.map { |word, type| [from, word, type] }
     end
 
     def consequence(draft)

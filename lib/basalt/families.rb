@@ -17,7 +17,7 @@ module Basalt
       # @param part [Symbol] +:kinds+, +:notations+, +:forms+ or +:checks+
       # @return [Array] what all families bring of that part
       def gather(part)
-        all.flat_map(&part)
+        (@gathered ||= {})[part] ||= all.flat_map(&part).freeze
       end
     end
   end

@@ -36,7 +36,14 @@ module Basalt
       def by(index, key) = ids_by(index, key).map { |id| self[id] }
 
       def keys(index)
-        (@base.keys(index) | @own.keys(index))
+        own = @own.keys(index)
+        own.empty? ? @base.keys(index) : @base.keys(index) | own
+      end
+
+      # (see Table#keys_beginning)
+      def keys_beginning(index, prefix, most)
+        below = @base.keys_beginning(index, prefix, most + @touched.length).select { |key| ids_by(index, key).any? }
+        (below | @own.keys_beginning(index, prefix, most)).sort_by(&:downcase).first(most)
       end
 
       def put(row)

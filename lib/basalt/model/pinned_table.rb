@@ -19,6 +19,7 @@ module Basalt
       def ids_by(index, key) = @latch.synchronize { @kept.ids_by(index, key) }
       def by(index, key) = @latch.synchronize { @kept.by(index, key) }
       def keys(index) = @latch.synchronize { @kept.keys(index) }
+      def keys_beginning(index, prefix, most) = @latch.synchronize { @kept.keys_beginning(index, prefix, most) }
       def each(&) = @latch.synchronize { @kept.each.to_a }.each(&)
 
       # Keeps a row as it was before it is altered below, which whoever holds the latch is about to do.

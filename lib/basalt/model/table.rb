@@ -9,6 +9,7 @@ module Basalt
         @indexes = indexes
         @rows = {}
         @found = indexes.transform_values { {} }
+        @sorted = {}
         @ceiling = 0
       end
 
@@ -20,6 +21,12 @@ module Basalt
       def size = @rows.size
       def ids = @rows.keys
       def keys(index) = @found.fetch(index).keys
+
+      # @param prefix [String] in small letters
+      # @return [Array<String>] at most so many keys of the index that begin so, in alphabetical order
+      def keys_beginning(index, prefix, most)
+        (@sorted[index] ||= SortedKeys.new(keys(index))).beginning(prefix).first(most)
+      end
 
       # @return [Array<String>] ids of the rows under that key
       def ids_by(index, key)
@@ -46,8 +53,7 @@ module Basalt
         @rows[row.id] = row
         @ceiling = row.ordinal if row.ordinal && row.ordinal > @ceiling
         @indexes.each do |name, keys|
-          found = @found[name]
-          keys.call(row).each { |key| index(found, key, row.id) }
+          keys.call(row).each { |key| index(name, key, row.id) }
         end
       end
 
@@ -62,10 +68,13 @@ module Basalt
       private
 
       # Most keys have one row: its id stands by itself then, and several are the keys of a hash.
-      def index(found, key, id)
+      def index(name, key, id)
+        found = @found[name]
         known = found[key]
         case known
-        when nil then found[key] = id
+        when nil
+          found[key] = id
+          @sorted[name]&.add(key)
         when String then found[key] = { known => true, id => true } unless known == id
         else known[id] = true
         end
@@ -73,17 +82,18 @@ module Basalt
 
       def unindex(row)
         @indexes.each do |name, keys|
-          keys.call(row).each { |key| remove(@found[name], key, row.id) }
+          keys.call(row).each { |key| remove(name, key, row.id) }
         end
       end
 
-      def remove(found, key, id)
+      def remove(name, key, id)
+        found = @found[name]
         known = found[key]
-        if known == id then found.delete(key)
-        elsif known.is_a?(Hash)
-          known.delete(id)
-          found.delete(key) if known.empty?
-        end
+        known.delete(id) if known.is_a?(Hash)
+        return unless known == id || (known.is_a?(Hash) && known.empty?)
+
+        found.delete(key)
+        @sorted[name]&.remove(key)
       end
     end
   end

@@ -5,12 +5,16 @@ module Basalt
     # The words that could go on from the beginning of a statement.
     class Completion
       NAMES = 400
+      # Names that are looked at for those.
+      LOOKED_AT = 2000
 
       # @param head [String] whole words
       # @param context [Context]
-      def initialize(head, context)
+      # @param partial [String] what the next words begin with; only names that do are looked for
+      def initialize(head, context, partial: "")
         @matcher = Matcher.new(head, context)
         @context = context
+        @partial = partial.downcase
       end
 
       # @return [Array<Array(String, String)>] words to type, quoted where they must be, and what they are
@@ -37,11 +41,29 @@ module Basalt
         kinds = @matcher.kinds
         return [] if kinds.empty?
 
-        here = @context.sheet_id ? @context.draft.things_on(@context.sheet_id).select { |e| kinds.include?(e.kind) } : []
-        known = here.first(NAMES).map { |e| [e.name, e.noun] }
-        known += @context.draft.of_kind(*kinds).first(NAMES).map { |e| [e.name, e.noun] } if known.length < NAMES
-        known.uniq(&:first).map { |name, noun| [Quoting.always?(name) || Quoting.doubtful?(name) ? Quoting.quote(name) : name, noun] }
+        known = here(kinds).first(NAMES)
+        known += elsewhere(kinds).first(NAMES) if known.length < NAMES
+        known.map { |e| [e.name, e.noun] }.uniq(&:first).map { |name, noun| [Quoting.always?(name) || Quoting.doubtful?(name) ? Quoting.quote(name) : name, noun] }
       end
+
+      def draft = @context.draft
+      def begins?(name) = name && (@partial.empty? || name.downcase.start_with?(@partial))
+
+      # On the sheet first.
+      def here(kinds)
+        return [] unless @context.sheet_id
+
+        draft.things_on(@context.sheet_id).select { |element| kinds.include?(element.kind) && begins?(element.name) }
+      end
+
+      # Found by the index of names, or of kinds where no letter is typed yet: the cost does not grow with what is there.
+      def elsewhere(kinds)
+        return kinds_listed(kinds).flat_map { |kind| draft.elements.ids_by(:kind, kind).first(NAMES).map { |id| draft.element(id) } }.select(&:name) if @partial.empty?
+
+        draft.elements.keys_beginning(:name, @partial, LOOKED_AT).lazy.flat_map { |name| draft.named(name) }.select { |element| kinds.include?(element.kind) }
+      end
+
+      def kinds_listed(kinds) = Model::Catalogue.kinds.keys.select { |kind| kinds.include?(kind) }
     end
   end
 end

@@ -36,10 +36,13 @@ module Basalt
 
       # One that stands on the sheet, or any.
       def thing(kinds, context)
-        known = context.draft.of_kind(*kinds).select(&:name)
-        here = context.sheet_id ? known.find { |element| context.draft.shown?(context.sheet_id, element.id) } : nil
-        found = here || known.first or return
+        draft = context.draft
+        found = here(kinds, context) || kinds.lazy.flat_map { |kind| draft.elements.ids_by(:kind, kind) }.map { |id| draft.element(id) }.find(&:name) or return
         Quoting.doubtful?(found.name) ? Quoting.quote(found.name) : found.name
+      end
+
+      def here(kinds, context)
+        context.sheet_id && context.draft.things_on(context.sheet_id).find { |element| element.name && kinds.include?(element.kind) }
       end
     end
   end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+require_relative "../support/core_helper"
+
+# Tables of the model, overlays over them and pinned versions of them, against a plain hash of rows.
+class TablesTest < Minitest::Test
+  Row = Basalt::Value.of(:id, :name, :ordinal)
+  INDEXES = { name: ->(row) { row.name ? [row.name] : [] } }.freeze
+  NAMES = ["a", "ab", "Abc", "abd", "b", "Ba", "ba", "é", nil].freeze
+
+  def row(random) = Row.new(id: "id#{random.rand(12)}", name: NAMES.sample(random:), ordinal: random.rand(99))
+
+  def agree(plain, table, message)
+    by_name = plain.values.group_by(&:name)
+    assert_equal plain.values.sort_by(&:id), table.each.to_a.sort_by(&:id), message
+    assert_equal plain.length, table.size, message
+    NAMES.compact.each { |name| assert_equal by_name.fetch(name, []).map(&:id).sort, table.ids_by(:name, name).sort, message }
+    NAMES.compact.each { |name| assert_equal by_name.fetch(name, []).sort_by(&:id), table.by(:name, name).sort_by(&:id), message }
+    ["", "a", "ab", "b", "x"].each do |prefix|
+      begins = by_name.keys.compact.select { |name| name.downcase.start_with?(prefix) }
+      assert_equal begins.sort, table.keys_beginning(:name, prefix, 99).sort, "#{message}: #{prefix}"
+    end
+  end
+
+  def alter(random, plain, table)
+    if random.rand(3).zero?
+      id = "id#{random.rand(12)}"
+      plain.delete(id)
+      table.delete(id)
+    else
+      fresh = row(random)
+      plain[fresh.id] = fresh
+      table.put(fresh)
+    end
+  end
+
+  def test_a_table_and_an_overlay_answer_as_a_plain_hash_would
+    40.times do |seed|
+      random = Random.new(seed)
+      table = Basalt::Model::Table.new(INDEXES)
+      plain = {}
+      table.keys_beginning(:name, "a", 3)
+      20.times { |step| alter(random, plain, table).then { agree(plain, table, "#{seed}, #{step}") } }
+      over = plain.dup
+      overlay = Basalt::Model::Overlay.new(table)
+      20.times { |step| alter(random, over, overlay).then { agree(over, overlay, "#{seed}, over, #{step}") } }
+      agree(plain, table, "#{seed}, beneath")
+    end
+  end
+
+  # What is pinned stays, whatever is done beneath.
+  def test_a_pinned_table_stays_as_it_was
+    40.times do |seed|
+      random = Random.new(seed)
+      table = Basalt::Model::Table.new(INDEXES)
+      plain = {}
+      12.times { alter(random, plain, table) }
+      pinned = Basalt::Model::PinnedTable.new(table, Mutex.new)
+      before = plain.dup
+      25.times do |step|
+        ids = Array.new(12) { |n| "id#{n}" }
+        ids.each { |id| pinned.keep(id, table[id]) }
+        alter(random, plain, table)
+        agree(before, pinned, "#{seed}, #{step}")
+        ids.each { |id| before[id].nil? ? assert_nil(pinned[id]) : assert_equal(before[id], pinned[id]) }
+      end
+      agree(plain, table, "#{seed}, beneath")
+    end
+  end
+end
