@@ -37,25 +37,24 @@ module Store
       result&.clear
     end
 
+    # Columns are asked for in the order of the row's members, with nothing in the place of what it owns.
     def rows_of(type)
-      nested = type.nested.to_h { |member, value| [member, owned(type, member, value)] }
-      plain = [:id, *(type.columns - nested.keys)]
-      json = json_columns(type.table, plain)
-      shared = plain.each_index.reject { |index| json.include?(index) || %i[name ordinal].include?(plain[index]) }
-      order = plain.map { |column| type.row.members.index(column) }
-      each_row("SELECT #{plain.join(', ')} FROM #{type.table} WHERE project_id = $1 ORDER BY ordinal") do |values|
+      members = type.row.members
+      nested = type.nested.map { |member, value| [members.index(member), owned(type, member, value)] }
+      json = json_columns(type.table, members)
+      shared = members.each_index.reject { |index| json.include?(index) || type.nested.key?(members[index]) || %i[name ordinal].include?(members[index]) }
+      columns = members.map { |member| type.nested.key?(member) ? "NULL" : member }
+      each_row("SELECT #{columns.join(', ')} FROM #{type.table} WHERE project_id = $1 ORDER BY ordinal") do |values|
         json.each { |index| values[index] = parse(values[index]) }
         shared.each { |index| values[index] = share(values[index]) }
-        members = Array.new(type.row.members.length)
-        order.each_with_index { |place, index| members[place] = values[index] }
-        nested.each { |member, lists| members[type.row.members.index(member)] = lists.fetch(values[0], NONE) }
-        yield type.row.restore(members)
+        nested.each { |index, lists| values[index] = lists.fetch(values[0], NONE) }
+        yield type.row.restore(values)
       end
     end
 
     def json_columns(table, columns)
       known = ActiveRecord::Base.connection.schema_cache.columns_hash(table.to_s)
-      columns.each_index.select { |index| known.fetch(columns[index].to_s).type == :jsonb }
+      columns.each_index.select { |index| known[columns[index].to_s]&.type == :jsonb }
     end
 
     def parse(text)

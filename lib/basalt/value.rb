@@ -17,11 +17,16 @@ module Basalt
         end
 
         # Made of values that were in such an object before, in the order of its members; nothing is worked out anew.
+        # Written out member by member, since very many are made so.
         #
         # @param values [Array]
-        def self.restore(values)
-          allocate.tap { |made| values.each_with_index { |value, index| made[index] = value } }.freeze
-        end
+        class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
+          def self.restore(values)                                                        # def self.restore(values)
+            made = allocate                                                               #   made = allocate
+            #{members.each_index.map { |index| "made[#{index}] = values[#{index}]" }.join('; ')}
+            made.freeze                                                                   #   made.freeze
+          end                                                                             # end
+        RUBY
 
         class_eval(&block) if block
       end
