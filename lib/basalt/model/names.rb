@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "did_you_mean"
+
 module Basalt
   module Model
     # What a name may be.
@@ -50,20 +52,8 @@ module Basalt
       # A bit for each character that occurs.
       def marks(text) = text.each_codepoint.reduce(0) { |bits, code| bits | (1 << (code & 63)) }
 
-      # Levenshtein's edit distance, by rows.
-      def distance(one, other)
-        row = (0..other.length).to_a
-        one.each_char.with_index(1) do |a, i|
-          corner = row[0]
-          row[0] = i
-          other.each_char.with_index(1) do |b, j|
-            above = row[j]
-            row[j] = [above + 1, row[j - 1] + 1, corner + (a == b ? 0 : 1)].min
-            corner = above
-          end
-        end
-        row.last
-      end
+      # @return [Integer] Levenshtein's edit distance
+      def distance(one, other) = DidYouMean::Levenshtein.distance(one, other)
 
       # The name with its trailing number carried on, skipping those taken:
       # +plc-07+ gives +plc-08+, +pump+ gives +pump-2+.

@@ -6,12 +6,6 @@ module Basalt
     # came and what would have gone on there. Parsing by ordered choice with the furthest
     # failure reported: Ford, "Packrat Parsing" (2002), section 3.3.
     class Matcher
-      # So many kinds are any thing at all.
-      ALL = 12
-      # Shorter words are not taken for others, nor those with more slips than this.
-      SHORTEST = 4
-      SLIP = 2
-
       # @param text [String] the line
       # @param context [Context] what is known
       def initialize(text, context)
@@ -25,7 +19,9 @@ module Basalt
         @tail = []
       end
 
-      attr_reader :text, :tokens, :context, :form, :furthest, :expected, :kinds
+      # +expected+ is what could stand at the +furthest+ token, +named+ the kinds that each of that names; +went+ is the form
+      # that came so far, and +refusal+ a reason that outweighs what was expected.
+      attr_reader :text, :tokens, :context, :form, :furthest, :expected, :kinds, :named, :went, :refusal
 
       def token(at) = @tokens[at]
 
@@ -79,18 +75,7 @@ module Basalt
       end
 
       # @return [Misread] why nothing fitted
-      def misread
-        token = @tokens[@furthest]
-        word = token&.text
-        return Misread.new("the quote is not closed", word: word[0, 40], expected: ['a closing "'], at: token.from) if token&.unclosed?
-
-        at = token ? token.from : text.length
-        return Misread.new(@refusal, word:, at:) if @refusal
-
-        reason = token ? "“#{Model::Names.short(word)}” is not understood here" : "the statement stops too early"
-        close = nearest
-        Misread.new(reason, word:, expected: concerned, nearest: close, example: example(close), at:)
-      end
+      def misread = Diagnosis.new(self, @context).misread
 
       # Matches +nodes+ from token +at+, yielding each way to read them.
       def match(nodes, at, captures, &found)
@@ -171,57 +156,6 @@ module Basalt
         else false
         end
       end
-
-      # What was expected, without things of kinds that the sheet does not draw.
-      def concerned
-        return beginning if @furthest.zero? && @tokens.any?
-
-        things = @context.sheet&.notation&.things or return @expected
-        here = @expected.reject { |label| @named[label] && (@named[label] & things).empty? && @named[label].length < ALL }
-        here.empty? ? @expected : here
-      end
-
-      # How a line of this notation begins.
-      def beginning
-        nouns = @context.sheet&.notation&.chips.to_a.first(2).map(&:first)
-        nouns.any? ? ["a kind of thing such as #{nouns.join(' or ')}", "the name of something that is known here"] : @expected
-      end
-
-      # Of the words and names that could stand there the one that is most like what stands there.
-      def nearest
-        word = (@tokens[@furthest] || @tokens.last)&.text or return
-        close = Model::Names.nearest(word, near_words) if word.length >= SHORTEST && @tokens[@furthest]
-        return close if close && Model::Names.distance(word.downcase, close) <= SLIP
-        return if @kinds.empty?
-
-        known = @context.names_of(@kinds)
-        Model::Names.nearest(@tokens[@furthest] ? phrase(known) : word, known)
-      end
-
-      # Words that were expected; at the head of a line the kinds of things too.
-      def near_words
-        said = @expected.flat_map { |label| label.scan(/“([^”]+)”/).flatten }
-        (@furthest.zero? ? said + Grammar.heads : said).select { |word| word.length >= SHORTEST }
-      end
-
-      # As many words, from where it went wrong, as make the closest name.
-      def phrase(known)
-        words = @tokens[@furthest, 4].take_while { |token| !token.mark? }.map(&:text)
-        return @tokens[@furthest].text if words.empty?
-
-        likely = (1..words.length).filter_map { |n| words.first(n).join(" ").then { |text| Model::Names.nearest(text, known)&.then { |name| [text, name] } } }
-        likely.min_by { |text, name| Model::Names.distance(text.downcase[0, 60], name.downcase[0, 60]) }&.first || words.first
-      end
-
-      # The sentence with the nearest word in it where that is right, or one of the form that went furthest.
-      def example(close)
-        mended = close && @tokens[@furthest] && (text[0...@tokens[@furthest].from] + close + text[(@tokens[@furthest].from + @tokens[@furthest].text.length)..].to_s)
-        return mended if mended && right?(mended)
-
-        Example.of(@went, @context) if @went && @furthest.positive?
-      end
-
-      def right?(line) = Line.right?(line, @context)
     end
   end
 end

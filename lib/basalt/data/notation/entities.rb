@@ -53,7 +53,7 @@ module Basalt
           return super + [Triangle.path(route.reverse)] if line.kind == "specialisation"
 
           ends = [[line.ends[0], route], [line.ends[1], route.reverse]]
-          super + ends.flat_map { |joined, points| CrowsFoot.shapes(points, Cardinality.read(joined.facts["cardinality"])) }
+          super + ends.flat_map { |joined, points| Drawing::LineEnds::CrowsFoot.shapes(points, Cardinality.read(joined.facts["cardinality"])) }
         end
 
         def pen(line) = line.kind == "dependence" ? :planned_line : :line

@@ -14,7 +14,7 @@ module Basalt
 
         # A line with the signs of a cardinality at its right end.
         def ending(least, most)
-          ->(x, y) { [S.polyline([[x, y], [x + WIDE, y]], :line), *CrowsFoot.shapes([[x + WIDE, y], [x, y]], Cardinality.new(least:, most:))] }
+          ->(x, y) { [S.polyline([[x, y], [x + WIDE, y]], :line), *Drawing::LineEnds::CrowsFoot.shapes([[x + WIDE, y], [x, y]], Cardinality.new(least:, most:))] }
         end
 
         def kind = ->(x, y) { [S.polyline([[x + Triangle::LONG, y], [x + WIDE, y]], :line), Triangle.path([[x, y], [x + WIDE, y]])] }

@@ -21,7 +21,7 @@ module Basalt
           columns = reference.targets("column").map { |id| set.element(id) }
           least = columns.any? && columns.all? { |column| column["required"] } ? 1 : 0
           referring = Cardinality.new(least: needed?(set, reference) ? 1 : nil, most: once?(set, reference) ? 1 : Float::INFINITY)
-          super + CrowsFoot.shapes(route, referring) + CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
+          super + Drawing::LineEnds::CrowsFoot.shapes(route, referring) + Drawing::LineEnds::CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
         end
 
         # Lines to one key share their last run.

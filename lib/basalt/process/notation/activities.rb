@@ -25,7 +25,7 @@ module Basalt
           [Drawing::Label.new(role: "middle", text: Drawing::Pens.fit("#{Doer.number(set, activity)} #{activity['gives'] || activity.name}", :verb, 220), style: :verb)]
         end
 
-        def line_shapes(_set, activity, route, _labels) = Acts.receiver(activity) ? super + Arrow.shape(route) : []
+        def line_shapes(_set, activity, route, _labels) = Acts.receiver(activity) ? super + Drawing::LineEnds::Arrow.shape(route) : []
 
         def legend
           [["outside: processes no information", :box, :planned, :outside], ["inside", :box, :outline, :inside], ["processes information", :text, "=", "="],

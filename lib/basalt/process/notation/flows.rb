@@ -47,7 +47,7 @@ module Basalt
           [Drawing::Label.new(role: "middle", text: P.fit(words, :verb, 220), style: :verb)]
         end
 
-        def line_shapes(_set, flow, route, _labels) = super + Arrow.shape(route)
+        def line_shapes(_set, flow, route, _labels) = super + Drawing::LineEnds::Arrow.shape(route)
         def pen(flow) = flow["state"] == "planned" || flow.assumed ? :planned_line : :line
 
         def computed(set, thing) = thing.kind == "process" ? [["number", Levels.number(set, thing) || "none"]] : super

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Basalt
-  module Process
-    module Notation
+  module Drawing
+    module LineEnds
       # The head of an arrow at the end of a line.
       module Arrow
         LONG = 10
@@ -17,7 +17,7 @@ module Basalt
           dx, dy = (x - bx) / long, (y - by) / long
           back = [x - (dx * LONG), y - (dy * LONG)]
           corners = [[x, y], [back[0] - (dy * HALF), back[1] + (dx * HALF)], [back[0] + (dy * HALF), back[1] - (dx * HALF)]]
-          [Drawing::Shapes.fill("#{Drawing::Shapes.data(corners)}Z", Drawing::Pens::SLATE)]
+          [Shapes.fill("#{Shapes.data(corners)}Z", Pens::SLATE)]
         end
       end
     end

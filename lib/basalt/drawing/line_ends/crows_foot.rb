@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Basalt
-  module Data
-    module Notation
+  module Drawing
+    module LineEnds
       # The signs at the end of a relationship: a foot for many, a bar for one, a ring for none.
       module CrowsFoot
         LONG = 12
@@ -21,7 +21,7 @@ module Basalt
           return [] unless most
           return [bar(points, 7)] if most == 1
 
-          [-HALF, HALF].map { |side| Drawing::Shapes.polyline([at(points, LONG, 0), at(points, 0, side)], :line) }
+          [-HALF, HALF].map { |side| Shapes.polyline([at(points, LONG, 0), at(points, 0, side)], :line) }
         end
 
         def least_sign(points, least, most)
@@ -31,11 +31,11 @@ module Basalt
           [bar(points, most == 1 ? 11 : LONG + 4)]
         end
 
-        def bar(points, out) = Drawing::Shapes.polyline([at(points, out, -HALF), at(points, out, HALF)], :line)
+        def bar(points, out) = Shapes.polyline([at(points, out, -HALF), at(points, out, HALF)], :line)
 
         def ring(points, out)
-          x, y = at(points, out, 0).map { |number| Drawing::Shapes.n(number) }
-          Drawing::Shapes.path("M#{x - 4} #{y}A4 4 0 1 0 #{x + 4} #{y}A4 4 0 1 0 #{x - 4} #{y}Z", :outline)
+          x, y = at(points, out, 0).map { |number| Shapes.n(number) }
+          Shapes.path("M#{x - 4} #{y}A4 4 0 1 0 #{x + 4} #{y}A4 4 0 1 0 #{x - 4} #{y}Z", :outline)
         end
 
         # The point so far along the first segment, and so far to its side.
