@@ -10,7 +10,11 @@ module Web
     helped_by :Asked
 
     get TASK, needs: :see, answers: :page do
-      with_project { |project| erb(:task, locals: { project:, task: task() }) }
+      with_project do |project|
+        task = task()
+        sheet = project.set.sheets[task.arguments["sheet_id"]]
+        erb(:task, locals: { project:, task:, sheet:, title: [task.arguments["type"]&.upcase || "File", sheet&.name].compact.join(" of ") })
+      end
     end
 
     get("#{TASK}/progress", needs: :see, answers: :part) { view(:task_state, task: task()) }
