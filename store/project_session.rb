@@ -43,6 +43,7 @@ module Store
       @spatial_indexes = {}
       @contents = {}
       @history = {}
+      @drawn_at = {}
       @findings = FindingsCache.new
     end
 
@@ -88,6 +89,9 @@ module Store
       end
       Basalt::Drawing::SheetStatistics.new(set, sheet_id)
     end
+
+    # @return [Integer] the version since which what a sheet shows is as it is
+    def drawn_at(sheet_id) = @turn.synchronize { @drawn_at.fetch(sheet_id, @read_at) }
 
     # @return [Array(String, String)] what undo and redo would be of, in words; nil where there is nothing
     def history(sheet_id)
@@ -181,6 +185,8 @@ module Store
 
     def read_afresh
       @set = Snapshot.read(project_id)
+      @read_at = @set.version
+      @drawn_at = {}
       @spatial_indexes = {}
       @contents = {}
       @history = {}
@@ -225,6 +231,12 @@ module Store
     def touched(draft, effect)
       placed = effect.on(:placements).select { |delta| delta.before.nil? || delta.after.nil? }.filter_map { |delta| draft.element((delta.after || delta.before).element_id)&.kind }
       Basalt::Checks::Touched.by(effect, kinds: placed | (effect.on(:sheets).any? ? ["sheet"] : []))
+    end
+
+    # @return [Array<String>] ids of the sheets on which something looks otherwise after an act
+    def shown_on(effect, affected)
+      placed = effect.on(:placements).flat_map { |delta| [delta.before, delta.after].compact.map(&:sheet_id) }
+      (effect.on(:sheets).map(&:id) + placed + affected.flat_map { |id| set.sheets_of(id) }).uniq
     end
 
     def turn(entry, change, act, by)
@@ -281,6 +293,7 @@ module Store
       touched = touched(draft, effect)
       set.advance(effect, version:)
       @findings.touch(version, touched)
+      shown_on(effect, affected).each { |id| @drawn_at[id] = version }
       @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
     end
   end

@@ -54,6 +54,9 @@ module Store
     # @return [Array(String, String)] what undo and redo would be of, in words; nil where there is nothing
     def history(sheet_id) = @session.history(sheet_id)
 
+    # @return [Integer] the version since which what the sheet shows is as it is
+    def drawn_at(sheet_id) = @session.drawn_at(sheet_id)
+
     # What a draft that is not kept would bring to the sheet.
     #
     # @return [Array<Basalt::Drawing::Item>]

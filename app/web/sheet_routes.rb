@@ -5,6 +5,9 @@ module Web
   module SheetRoutes
     extend Routing
 
+    # Small pictures, each drawn once for what it shows, and how many are kept.
+    THUMBNAILS = Recent.new(400)
+
     get "/projects/:project_id/sheets/:sheet_id", needs: :see, answers: :page do
       with_project { |project| erb(:sheet, locals: { project:, sheet: sheet(project), face: "drawing" }) }
     end
@@ -32,8 +35,10 @@ module Web
     get "/projects/:project_id/sheets/:sheet_id/thumbnail.svg", needs: :see, answers: :file do
       with_project do |project|
         content_type "image/svg+xml"
-        etag "#{sheet(project).id}-#{project.set.version}"
-        Drawings::Export.svg(project.set, sheet(project).id)
+        id = sheet(project).id
+        key = "#{id}-#{project.drawn_at(id)}"
+        etag key
+        THUMBNAILS.fetch(key) { Drawings::Export.svg(project.set, id) }
       end
     end
 
