@@ -16,6 +16,7 @@ module Basalt
       def initialize(set)
         @set = set
         @context = Context.new(set)
+        @shapes = {}
         @doubtful = doubtful_names?
         @told = {}
       end
@@ -69,7 +70,7 @@ module Basalt
       # @return [String] one sentence
       def say(*parts)
         parts = parts.flatten.compact
-        return render(parts) if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && !@doubtful
+        return render(parts) if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && (!@doubtful || !WordRuns.new(set, parts).other_names?)
 
         certain(parts)
       end
@@ -169,8 +170,17 @@ module Basalt
         Quoting.always?(text) || Quoting.doubtful?(text) || set.elements.ids_by(:name, text).length > 1
       end
 
-      # Tries each mention bare before quoted before qualified, the others being at their surest.
+      # Sentences of the same shape are understood alike, where no other name could be read out of their words.
       def certain(parts)
+        runs = WordRuns.new(set, parts)
+        return sure(parts) unless runs.plain?
+
+        bare = @shapes.fetch(runs.shape) { @shapes[runs.shape] = sure(parts) == render(parts) }
+        bare ? render(parts) : sure(parts)
+      end
+
+      # Tries each mention bare before quoted before qualified, the others being at their surest.
+      def sure(parts)
         mentions = parts.each_index.select { |index| parts[index].is_a?(Mention) }
         ladders = mentions.to_h { |index| [index, ladder(parts[index])] }
         chosen = ladders.transform_values(&:last)
