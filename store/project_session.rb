@@ -35,11 +35,14 @@ module Store
     MOST_ELEMENTS = 250_000
     MOST_GHOSTS = 60
     MOST_TRIES = 5
+    # Seconds.
+    MOMENT = 0.25
     private_constant :LOCK, :HELD
 
     def initialize(project_id)
       @project_id = project_id
       @turn = Monitor.new
+      @shelf = Mutex.new
       @spatial_indexes = {}
       @contents = {}
       @history = {}
@@ -56,13 +59,27 @@ module Store
     # @yieldparam view [ProjectView]
     # @raise [ActiveRecord::RecordNotFound]
     def open(request: nil)
-      view = taking_turn(nil) do
-        refresh
-        ProjectView.new(self, pin, request)
-      end
+      view = ProjectView.new(self, newest, request)
       yield view
     ensure
       view&.release
+    end
+
+    # Whoever only looks does not wait for a long act: what stood before it is what stands.
+    #
+    # @return [Basalt::Model::PinnedSet] the newest version, or the one before an act that takes longer than a moment
+    def newest
+      ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + MOMENT
+      until @turn.try_enter
+        return pin if @set && Process.clock_gettime(Process::CLOCK_MONOTONIC) > ends
+
+        sleep(0.005)
+      end
+      begin
+        refresh.then { pin }
+      ensure
+        @turn.exit
+      end
     end
 
     # While the block runs nobody else of this process acts on the project.
@@ -84,20 +101,24 @@ module Store
     # @param set [Basalt::Model::PinnedSet]
     # @return [Basalt::Drawing::SheetStatistics] of that version
     def contents(set, sheet_id)
-      @turn.synchronize do
-        return kept_contents(sheet_id).dup if @set && @set.version == set.version
-      end
-      Basalt::Drawing::SheetStatistics.new(set, sheet_id)
+      known = @shelf.synchronize { @contents[sheet_id].dup if @set&.version == set.version }
+      return known if known
+
+      fresh = Basalt::Drawing::SheetStatistics.new(set, sheet_id)
+      @shelf.synchronize { @contents[sheet_id] ||= fresh.dup if @set&.version == set.version }
+      fresh
     end
 
     # @return [Integer] the version since which what a sheet shows is as it is
-    def drawn_at(sheet_id) = @turn.synchronize { @drawn_at.fetch(sheet_id, @read_at) }
+    def drawn_at(sheet_id) = @shelf.synchronize { @drawn_at.fetch(sheet_id, @read_at) }
 
     # @return [Array(String, String)] what undo and redo would be of, in words; nil where there is nothing
     def history(sheet_id)
-      @turn.synchronize do
-        @history[sheet_id] ||= [JournalEntry.to_undo(project_id, sheet_id), JournalEntry.to_redo(project_id, sheet_id)].map { |entry| entry&.said }
-      end
+      known = @shelf.synchronize { @history[sheet_id] } and return known
+      version = @set&.version
+      found = [JournalEntry.to_undo(project_id, sheet_id), JournalEntry.to_redo(project_id, sheet_id)].map { |entry| entry&.said }
+      @shelf.synchronize { @history[sheet_id] = found if @set&.version == version }
+      found
     end
 
     # Tries changes, arranges every sheet they show on, and keeps them.
@@ -126,17 +147,18 @@ module Store
       @set = nil
     end
 
-    # What a draft over what stands now would bring to a sheet; nothing when somebody acted meanwhile.
+    # What a draft over what stands now would bring to a sheet; nothing when somebody acts or acted meanwhile, since
+    # whoever types does not wait.
     #
     # @param contents [Basalt::Drawing::SheetStatistics]
     # @return [Array<Basalt::Drawing::Item>]
     def preview(draft, sheet_id, contents)
-      @turn.synchronize do
-        return [] unless @set && draft.version == @set.version
+      return [] unless @turn.try_enter
 
-        ghost(draft, sheet_id, contents)
+      begin
+        @set && draft.version == @set.version ? ghost(draft, sheet_id, contents) : []
       ensure
-        @spatial_indexes[sheet_id]&.renew(@set, Basalt::Drawing::Affected.by(draft))
+        @turn.exit
       end
     end
 
@@ -160,13 +182,13 @@ module Store
 
     attr_reader :set
 
-    def kept_contents(sheet_id) = @contents[sheet_id] ||= Basalt::Drawing::SheetStatistics.new(set, sheet_id)
-
     def ghost(draft, sheet_id, contents)
       Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: spatial_index(draft, sheet_id)).follow(grow: false)
       fresh = draft.placements.differences.filter_map { |_, before, after| after if before.nil? || (after && before.route != after.route) }
       scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents:)
       fresh.select { |placement| placement.sheet_id == sheet_id }.first(MOST_GHOSTS).flat_map { |placement| scene.items_of(placement) }
+    ensure
+      @spatial_indexes[sheet_id]&.renew(@set, Basalt::Drawing::Affected.by(draft))
     end
 
     # Somebody else's acts, of this process or another, are followed one by one.
@@ -179,7 +201,8 @@ module Store
 
       tail.entries.each { |entry| catch_up(entry.effect, entry.number) }
       @set.advance(Basalt::Change::Effect.new(deltas: [], project: tail.name), version: tail.version)
-    rescue Basalt::Change::Conflict
+    rescue Basalt::Mistake, KeyError, NoMethodError => e
+      warn "#{project_id} is read whole, since an entry could not be followed: #{e.message.lines.first}" unless e.is_a?(Basalt::Change::Conflict)
       read_afresh
     end
 
@@ -198,7 +221,7 @@ module Store
       draft = Basalt::Change::Draft.new(@set).apply(Basalt::Change::Revert.new(deltas: effect.deltas))
       affected = Basalt::Drawing::Affected.by(draft)
       renew_spatial_indexes(draft, affected)
-      @history.clear
+      @shelf.synchronize { @history.clear }
       follow(draft.effect, affected, version, draft)
     end
 
@@ -277,7 +300,7 @@ module Store
       @request&.kept = true
       @request = nil
       keep_in_step(effect, affected, version, draft)
-      act == "act" ? @history[sheet_id] = [said[0, 500], nil] : @history.delete(sheet_id)
+      @shelf.synchronize { act == "act" ? @history[sheet_id] = [said[0, 500], nil] : @history.delete(sheet_id) }
       Outcome.new(effect:, affected:, said:, version:)
     end
 
@@ -289,12 +312,14 @@ module Store
       raise
     end
 
+    # What is kept beside the set becomes that of the new version together with it.
     def follow(effect, affected, version, draft)
-      touched = touched(draft, effect)
-      set.advance(effect, version:)
-      @findings.touch(version, touched)
-      shown_on(effect, affected).each { |id| @drawn_at[id] = version }
-      @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
+      @findings.touch(version, touched(draft, effect))
+      @shelf.synchronize do
+        set.advance(effect, version:)
+        shown_on(effect, affected).each { |id| @drawn_at[id] = version }
+        @contents.each { |id, contents| set.sheets[id] ? contents.renew(set, affected) : @contents.delete(id) }
+      end
     end
   end
 end
