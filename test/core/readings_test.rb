@@ -7,7 +7,7 @@ class ReadingsTest < Minitest::Test
   include CoreHelper
 
   WORDS = ["Net", "net", "3", "30", "on", "at", "server", "10.0.0.4", "to", "gateway", "of", "a", "room", "Net 3", "?", ".5", "fw-1", "1/1", "assumed", "in"].freeze
-  SEEDS = Integer(ENV.fetch("SEEDS", 30))
+  SEEDS = Integer(ENV.fetch("SEEDS", 80))
 
   def words(random) = Array.new(random.rand(1..4)) { WORDS.sample(random:) }.join(" ")
 

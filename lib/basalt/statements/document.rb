@@ -50,18 +50,11 @@ module Basalt
 
       # A declaration is taken where it stands, unless it says what the thing is joined to.
       def at_once?(line, context)
-        form, _, joined = declaration(line, context)
+        form, _, joined = Declaration.of(line, context)
         return !form.nil? unless joined
 
         _, read, said = Line.read(line, context)
         read.nil? || (!read.declares.nil? && said.fetch(:qualities, []).none? { |quality, _| quality.late? })
-      end
-
-      # Whether behind the name it is said what the thing is joined to: such a line is read whole, when the others are declared.
-      def joined?(matcher, after)
-        after += 1 if matcher.token(after)&.literal?(",")
-        token = matcher.token(after)
-        !token.nil? && token.word? && Grammar.late_words.include?(token.text)
       end
 
       def take_on(context, line, number, sheet_id, &)
@@ -80,7 +73,7 @@ module Basalt
         waiting = []
         each_statement do |line, number|
           on_line(number) do
-            form, said, joined = declaration(line, context)
+            form, said, joined = Declaration.of(line, context)
             next unless form
             next waiting << line if joined
 
@@ -117,23 +110,6 @@ module Basalt
       def make(form, said, context)
         kind, facts, unnamed = form.declares
         context.declare(kind, said[:name] || unnamed, facts, said)
-      end
-
-      # @return [Array(Form, Hash, Boolean), nil] when the line declares something, whatever its qualities say; and whether it
-      #   may say what the thing is joined to
-      def declaration(line, context)
-        matcher = Matcher.new(line, context)
-        Grammar.forms_for(matcher.token(0)&.text).select(&:declares).each do |form|
-          matcher.heading(form) { |said, after| return [form, said, joined?(matcher, after)] if declares?(matcher, form, after) }
-        end
-        nil
-      end
-
-      # What follows the name is a quality and not the rest of a sentence about the thing.
-      def declares?(matcher, form, after)
-        token = matcher.token(after)
-        token.nil? || token.mark? || token.quoted? || !Grammar.verbs.include?(token.text) ||
-          Grammar.first_words(form.nodes.last(1)).include?(token.text)
       end
 
       # The others are looked at all the same, so that all that is wrong is told at once.

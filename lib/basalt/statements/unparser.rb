@@ -204,9 +204,11 @@ module Basalt
         place ? [place.name, Quoting.quote(place.name)].map { |name| "#{rung} of #{name}" } : []
       end
 
+      # A sentence about something that is there must not look like one that declares something.
       def understood?(parts, chosen)
-        _, form, said = Line.read(render(parts, chosen), @context)
-        form && mentioned(said) == parts.grep(Mention).map { |mention| mention.name || mention.element.id }
+        line = render(parts, chosen)
+        _, form, said = Line.read(line, @context)
+        form && (form.declares || Declaration.of(line, @context).nil?) && mentioned(said) == parts.grep(Mention).map { |mention| mention.name || mention.element.id }
       rescue Misread
         false
       end

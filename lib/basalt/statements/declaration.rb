@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Statements
+    # Whether a line declares something, seen from its head alone, whatever its qualities say: what it declares is made
+    # before any other line is read.
+    module Declaration
+      module_function
+
+      # @return [Array(Form, Hash, Boolean), nil] the form, what its head says, and whether behind that it may be said what the
+      #   thing is joined to
+      def of(line, context)
+        matcher = Matcher.new(line, context)
+        Grammar.forms_for(matcher.token(0)&.text).select(&:declares).each do |form|
+          matcher.heading(form) { |said, after| return [form, said, joined?(matcher, after)] if declares?(matcher, form, after) }
+        end
+        nil
+      end
+
+      # What follows the name is a quality and not the rest of a sentence about the thing.
+      def declares?(matcher, form, after)
+        token = matcher.token(after)
+        token.nil? || token.mark? || token.quoted? || !Grammar.verbs.include?(token.text) ||
+          Grammar.first_words(form.nodes.last(1)).include?(token.text)
+      end
+
+      # Such a line is read whole, when the others are declared.
+      def joined?(matcher, after)
+        after += 1 if matcher.token(after)&.literal?(",")
+        token = matcher.token(after)
+        !token.nil? && token.word? && Grammar.late_words.include?(token.text)
+      end
+    end
+  end
+end
