@@ -16,17 +16,20 @@ module Basalt
           self.class.new(**to_h.merge!(changes))
         end
 
-        # Made of values that were in such an object before, in the order of its members; nothing is worked out anew.
-        # Written out member by member, since very many are made so.
+        # Made of values that were in such an object before, in the order of its members; nothing is worked out anew. A plain
+        # loop, since very many are made so.
         #
         # @param values [Array]
-        class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
-          def self.restore(values)                                                        # def self.restore(values)
-            made = allocate                                                               #   made = allocate
-            #{members.each_index.map { |index| "made[#{index}] = values[#{index}]" }.join('; ')}
-            made.freeze                                                                   #   made.freeze
-          end                                                                             # end
-        RUBY
+        count = members.length
+        define_singleton_method(:restore) do |values|
+          made = allocate
+          index = 0
+          while index < count
+            made[index] = values[index]
+            index += 1
+          end
+          made.freeze
+        end
 
         class_eval(&block) if block
       end
