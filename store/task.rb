@@ -7,6 +7,8 @@ module Store
     self.table_name = "tasks"
 
     FINISHED = %w[done refused cancelled].freeze
+    # How long a file that came of one is kept.
+    KEPT = 24 * 60 * 60
     # Somebody said stop.
     class Cancelled < StandardError; end
 
@@ -19,10 +21,14 @@ module Store
       def give(project_id, kind, arguments, by:)
         raise ArgumentError, "nobody works “#{kind}”" unless workers.key?(kind)
 
+        forget_old_files
         task = transaction { create!(id: SecureRandom.uuid, project_id:, kind:, arguments:, said_by: by).tap { |one| TaskJob.enqueue(one.id) } }
         task.reload
       end
     end
+
+    # Files can be made again, and are large.
+    def self.forget_old_files = where(state: "done").where.not(content: nil).where("created_at < ?", Time.now.utc - KEPT).update_all(content: nil)
 
     # What a task came to: plain values, and the +content+ of a file with its type and name.
     Result = Basalt::Value.of(:values, :content, :content_type, :file_name)

@@ -135,4 +135,29 @@ class ExportsTest < Minitest::Test
       assert_equal 200, last_response.status, type
     end
   end
+
+  # As many things as make a sheet large.
+  def large_sheet
+    project = project("sheet S: logical network\n#{Array.new(Web::ExportWork::LARGE + 1) { |n| "server s-#{n}" }.join("\n")}", name: "Large")
+    ["/projects/#{project.id}", "/projects/#{project.id}/sheets/#{model_of(project).sheet_list.first.id}"]
+  end
+
+  def test_the_file_of_a_large_sheet_is_made_in_the_queue_and_kept_for_a_day
+    project, sheet = large_sheet
+    get "#{sheet}/export.svg"
+    assert last_response.redirect?
+    follow_redirect!
+    assert_includes last_response.body, "SVG of S"
+    assert_includes last_response.body, "is ready"
+    task = Store::Task.last
+    get "#{project}/tasks/#{task.id}/file"
+    assert_equal ["image/svg+xml", 200], [last_response.content_type, last_response.status]
+    assert_includes last_response.body, "s-#{Web::ExportWork::LARGE}"
+    task.update_columns(created_at: Time.now.utc - Store::Task::KEPT - 60)
+    get "#{sheet}/export.svg"
+    get "#{project}/tasks/#{task.id}"
+    assert_includes last_response.body, "was kept for a day and is gone"
+    get "#{project}/tasks/#{task.id}/file"
+    assert_equal 404, last_response.status
+  end
 end
