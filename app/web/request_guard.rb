@@ -39,12 +39,16 @@ module Web
       return refusal(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.") if env["CONTENT_LENGTH"].to_i > limit(env)
 
       check(env)
-      @app.call(env)
+      answer = @app.call(env)
+      again?(env, answer) ? @app.call(env) : answer
     rescue *MALFORMED => e
       raise if env["basalt.checked"]
 
       refusal(env, 400, "This request cannot be read#{": #{e.message}" if e.is_a?(Unreadable)}.")
     end
+
+    # A connection that broke with the database's server is made anew by whoever comes next: whoever only looks need not see that.
+    def again?(env, answer) = env["REQUEST_METHOD"] == "GET" && answer.first == 503
 
     def limit(env) = env["PATH_INFO"] == DOCUMENTS ? DOCUMENT : LIMIT
 
