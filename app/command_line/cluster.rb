@@ -53,10 +53,12 @@ module CommandLine
     def password_file = File.join(@folder, "password")
     def port = ServerProcess.new(data).port || @home.number("postgres/port")
 
-    # What was broken off is no cluster yet: it takes its place when it is whole.
+    # What was broken off is no cluster yet: it takes its place when it is whole. What stands there and is none is put
+    # aside, never thrown away.
     def create
       FileUtils.mkdir_p(@folder)
-      FileUtils.rm_rf([unfinished, data])
+      FileUtils.rm_rf(unfinished)
+      File.rename(data, "#{data}.left-#{Time.now.to_i}") if File.exist?(data)
       File.write(password_file, SecureRandom.hex(16), perm: 0o600)
       hand_over
       run("initdb", "-D", unfinished, "-U", USER, "--auth=scram-sha-256", "--pwfile=#{password_file}", "--encoding=UTF8",
