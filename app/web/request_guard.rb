@@ -13,12 +13,14 @@ module Web
     LIMIT = 30_000_000
     DOCUMENT = 210_000_000
     DOCUMENTS = "/projects/documents"
+    # Seconds between the times a page is asked for while the database cannot be reached.
+    WAITS = [0, 0.25, 0.5, 0.75, 1, 1.5].freeze
     # A name or a value that is no word.
     class Unreadable < StandardError; end
 
     MALFORMED = [Unreadable, EOFError, ArgumentError, EncodingError, Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError,
                  Rack::QueryParser::QueryLimitError, Rack::Multipart::MultipartPartLimitError, Rack::Multipart::BoundaryTooLongError].freeze
-    private_constant :MALFORMED
+    private_constant :MALFORMED, :WAITS
 
     # @param policy [String] the content-security policy of whatever is answered
     def initialize(app, policy)
@@ -39,16 +41,26 @@ module Web
       return refusal(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.") if env["CONTENT_LENGTH"].to_i > limit(env)
 
       check(env)
-      answer = @app.call(env)
-      again?(env, answer) ? @app.call(env) : answer
+      patiently(env)
     rescue *MALFORMED => e
       raise if env["basalt.checked"]
 
       refusal(env, 400, "This request cannot be read#{": #{e.message}" if e.is_a?(Unreadable)}.")
     end
 
-    # A connection that broke with the database's server is made anew by whoever comes next: whoever only looks need not see that.
-    def again?(env, answer) = env["REQUEST_METHOD"] == "GET" && answer.first == 503
+    # The database's server may just be started again: whoever only looks waits for it.
+    def patiently(env)
+      waits = env["REQUEST_METHOD"] == "GET" ? WAITS.dup : []
+      loop do
+        answer = @app.call(env)
+        return answer unless answer.first == 503 && waits.any?
+
+        sleep waits.shift
+      end
+    ensure
+      # A connection that is handed back is looked at before it is used again.
+      ActiveRecord::Base.connection_handler.clear_active_connections!
+    end
 
     def limit(env) = env["PATH_INFO"] == DOCUMENTS ? DOCUMENT : LIMIT
 

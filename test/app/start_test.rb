@@ -79,6 +79,7 @@ class StartTest < Minitest::Test
     start
     _, sheets = session
     Process.kill(:KILL, postmaster)
+    assert_equal("200", get_raw(sheets.first).code)
     eventually { say(sheets.first, "server after-the-fall") == "200" }
     assert_includes get_raw(sheets.first).body, "after-the-fall"
   end
