@@ -39,6 +39,7 @@ module Store
       hash.to_h do |key, value|
         next [key, @ids[value]] if COLUMNS.include?(key) && value.is_a?(String)
         next [key, named(value)] if key == "finding"
+        next [key, value.transform_values { |id| @ids[id] }] if key == "at" && value.is_a?(Hash)
         next [key, thread(value)] if key == "thread" && value.is_a?(String)
 
         [key, nested(value)]

@@ -59,8 +59,8 @@ module Web
       end
 
       # A thing that a person put elsewhere, so many px from where it stood.
-      def move(draft, sheet, element_id, dx, dy)
-        placement = element_id.is_a?(String) && draft.placement(sheet.id, element_id)
+      def move(draft, sheet, key, dx, dy)
+        placement = key.is_a?(String) && draft.placement(sheet.id, key)
         raise Basalt::Change::Conflict, "It is no longer on the sheet" unless placement
         unless [dx, dy].all? { |number| number.is_a?(Numeric) && number.abs < FAR } && placement.x
           raise Basalt::Mistake, "A move is two distances, not “#{Basalt::Model::Names.short([dx, dy].inspect)}”"
@@ -77,10 +77,17 @@ module Web
       # @return [Array<String>] ids of what is selected, all of them there
       # @raise [Basalt::Mistake] when nothing is
       def chosen(set, params)
-        ids = params[:chosen].to_s.split.first(MANY).grep(Opening::ID).select { |id| set.element(id) }
+        ids = params[:chosen].to_s.split.first(MANY).grep(Opening::ID).filter_map { |id| set.element_at(id)&.id }.uniq
         raise Basalt::Mistake, "Select something first" if ids.empty?
 
         ids
+      end
+
+      # @return [Array<String>] keys of the selected occurrences on a sheet (see Basalt::Model::Placement#key)
+      # @raise [Basalt::Mistake] when nothing is selected
+      def chosen_there(set, sheet, params)
+        keys = params[:chosen].to_s.split.first(MANY).grep(Opening::ID).select { |key| set.shown?(sheet.id, key) }
+        keys.any? ? keys : chosen(set, params)
       end
 
       # @return [String] an id for something new, the page's own where it proposes one

@@ -21,16 +21,19 @@ module Web
         next offer_kinds(project, one, other, kinds) if kinds.length > 1 && params[:join].nil?
 
         perform(project, "connected #{project.set.element(one).name} and #{project.set.element(other).name}") { |draft, on|
-          Fresh.new(nil, [Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id])])
+          line_id = Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id])
+          Drawing.attach(draft, on, line_id, [params[:from], params[:to]])
+          Fresh.new(nil, [line_id])
         }
       end
     end
 
     post "#{SHEET}/rejoined/:element_id", needs: :edit, answers: :pieces, makes: "Rejoin" do
-      on_sheet(->(draft) { "joined #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
+      on_sheet(->(draft) { "joined #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
         line = element(draft, params[:element_id])
         role = line.ends.map(&:role).values_at(0, -1)[params[:end].to_i.clamp(0, 1)]
-        draft.apply(Basalt::Change::Rejoin.new(id: line.id, role:, target_id: id(params[:to])))
+        draft.apply(Basalt::Change::Rejoin.new(id: line.id, role:, target_id: element(draft, params[:to]).id))
+        draft.apply(Basalt::Change::Attach.new(sheet_id: sheet.id, line_id: line.id, role:, key: params[:to])) if draft.shown?(sheet.id, params[:to])
       end
     end
 
@@ -42,13 +45,14 @@ module Web
 
     post "#{SHEET}/sized/:element_id", needs: :edit, answers: :pieces, makes: "Arrange" do
       on_sheet(->(draft) { "sized #{draft.element(params[:element_id]).name}" }) do |draft, sheet|
-        Drawing.size(draft, sheet, element(draft, params[:element_id]), *Acting.numbers(params, "w", "h"))
+        Drawing.size(draft, sheet, occurrence(draft, sheet, element(draft, params[:element_id])), *Acting.numbers(params, "w", "h"))
       end
     end
 
     post "#{SHEET}/arranged", needs: :edit, answers: :pieces, makes: "Arrange" do
       on_sheet(->(draft, ids) { "put #{Acting.titles(draft, ids)} in line: #{params[:how]}" }) do |draft, sheet|
-        Acting.chosen(draft, params).tap { |ids| Drawing.arrange(draft, sheet, ids, params[:how].to_s) }
+        Drawing.arrange(draft, sheet, Acting.chosen_there(draft, sheet, params), params[:how].to_s)
+        Acting.chosen(draft, params)
       end
     end
 
@@ -102,6 +106,16 @@ module Web
           id
         end
 
+        # The ends of a line that was drawn between occurrences are at those, and not at the nearest.
+        def attach(draft, sheet, line_id, keys)
+          return if keys.all? { |key| draft.further(sheet.id, draft.element_at(key).id).empty? }
+
+          draft.element(line_id).ends.each do |one|
+            key = keys.find { |given| draft.element_at(given).id == one.target_id } or next
+            draft.apply(Basalt::Change::Attach.new(sheet_id: sheet.id, line_id:, role: one.role, key:)) if draft.shown?(sheet.id, key)
+          end
+        end
+
         def bend(draft, sheet, line, text)
           placement = draft.placement(sheet.id, line.id) or raise Basalt::Change::Conflict, "The line is no longer on the sheet"
           return draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { route: nil })) if text.empty?
@@ -109,8 +123,10 @@ module Web
           Basalt::Drawing::Arranger.new(draft, sheet.id).keep(line.id, points(text))
         end
 
-        def size(draft, sheet, thing, w, h)
-          placement = draft.placement(sheet.id, thing.id) or raise Basalt::Change::Conflict, "It is no longer on the sheet"
+        def size(draft, sheet, placement, w, h)
+          raise Basalt::Change::Conflict, "It is no longer on the sheet" unless placement
+
+          thing = draft.element_at(placement.key)
           to = sheet.notation.sized(draft, thing, placement, w, h) or raise Basalt::Mistake, "A #{thing.noun} is as large as its words need"
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { **to, by_hand: true }))
         end
@@ -120,7 +136,7 @@ module Web
           raise Basalt::Mistake, "Select two things at least" if placements.length < 2
 
           Basalt::Layout::Alignment.call(placements.map(&:box), how).zip(placements) do |box, placement|
-            to = how == "same size" ? sheet.notation.sized(draft, draft.element(placement.element_id), placement, box.w, box.h) : { x: box.x, y: box.y, by_hand: true }
+            to = how == "same size" ? sheet.notation.sized(draft, draft.element_at(placement.key), placement, box.w, box.h) : { x: box.x, y: box.y, by_hand: true }
             draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to:)) if to
           end
         end

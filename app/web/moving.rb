@@ -5,9 +5,9 @@ module Web
   # into a boundary, or out of one, changes where it belongs.
   class Moving
     def initialize(draft, sheet)
-      @draft = draft
+      @draft = Basalt::Drawing::AsDrawn.of(draft, sheet.id)
       @sheet = sheet
-      @nesting = Basalt::Drawing::Nesting.new(draft, sheet.id)
+      @nesting = Basalt::Drawing::Nesting.new(@draft, sheet.id)
     end
 
     # @param moves [Array<Array>] element id and two distances each
@@ -30,11 +30,14 @@ module Web
     def areas(moved)
       return [] unless @nesting.any?
 
-      still = @draft.placements_on(@sheet.id).select { |placed| placed.box && @nesting.boundary?(placed.element_id) && !moved.include?(placed.element_id) }
-      still.map { |placed| [placed.element_id, placed.box] }.sort_by { |_, box| box.w * box.h }
+      still = @draft.placements_on(@sheet.id).select { |placed| placed.box && @nesting.boundary?(placed.key) && !moved.include?(placed.key) }
+      still.map { |placed| [placed.key, placed.box] }.sort_by { |_, box| box.w * box.h }
     end
 
     def settle(id, areas)
+      # A further occurrence says nothing of where it belongs.
+      return if @draft.placement(@sheet.id, id).again?
+
       element = @draft.element(id)
       box = @draft.placement(@sheet.id, id).box
       into = areas.find { |area, at| area != id && at.overlap?(Basalt::Layout::Box.at(box.cx, box.cy, 1, 1)) && !@nesting.inside(id).include?(area) }&.first

@@ -18,9 +18,22 @@ module Web
     # @yieldparam project [Store::ProjectSession]
     def with_project
       Store::ProjectSession.for(id(params[:project_id])).open(request: asked) do |project|
+        note_occurrence(project.set)
         once(project) { yield(project) }
       end
     end
+
+    # A drawing knows a thing that stands there once more by that occurrence; everything else knows the element.
+    def note_occurrence(set)
+      request.env["basalt.occurrences"] = %i[element_id selected].each_with_object({}) do |name, found|
+        placed = params[name].to_s.match?(ID) && set.placements[params[name]] or next
+        params[name] = placed.element_id
+        found[placed.element_id] = placed.id
+      end
+    end
+
+    # @return [Basalt::Model::Placement, nil] the occurrence of an element that is meant
+    def occurrence(set, sheet, element) = set.placement(sheet.id, (request.env["basalt.occurrences"] || {}).fetch(element.id, element.id))
 
     # What was done already is answered again, also when it was asked for twice at the same time.
     def once(project)
@@ -48,7 +61,7 @@ module Web
     #
     # @return [Basalt::Model::Element]
     def element(set, value)
-      set.element(id(value)) or raise request.post? ? Basalt::Change::Conflict : ActiveRecord::RecordNotFound, "It is no longer there"
+      set.element_at(id(value)) or raise request.post? ? Basalt::Change::Conflict : ActiveRecord::RecordNotFound, "It is no longer there"
     end
 
     # What went wrong after something was kept is no reason to say that nothing was.

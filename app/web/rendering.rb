@@ -63,7 +63,7 @@ module Web
     end
 
     def selection_part(project, sheet)
-      ids = params[:chosen].to_s.split.grep(Opening::ID).select { |id| project.set.element(id) }
+      ids = params[:chosen].to_s.split.grep(Opening::ID).filter_map { |id| project.set.element_at(id)&.id }.uniq
       return [part("#facts", view(:chosen_facts, project:, sheet:, ids:))] if ids.length > 1
       return [] unless params[:selected].to_s.match?(Opening::ID)
 

@@ -16,16 +16,16 @@ module Web
     post "#{SHEET}/pinned", needs: :edit, answers: :pieces, makes: "Arrange" do
       pinned = params[:pinned] == "yes"
       on_sheet(->(draft, ids) { "#{pinned ? 'pinned' : 'released'} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
-        ids = Acting.chosen(draft, params)
-        ids.filter_map { |id| draft.placement(sheet.id, id) }.each { |placed| draft.apply(Basalt::Change::Arrange.new(placement_id: placed.id, to: { pinned: })) }
-        ids
+        keys = Acting.chosen_there(draft, sheet, params)
+        keys.filter_map { |key| draft.placement(sheet.id, key) }.each { |placed| draft.apply(Basalt::Change::Arrange.new(placement_id: placed.id, to: { pinned: })) }
+        Acting.chosen(draft, params)
       end
     end
 
     post "#{SHEET}/emphasised", needs: :edit, answers: :pieces, makes: "Emphasise" do
       on_sheet(->(draft, ids) { "#{params[:emphasis].to_s.strip.empty? ? 'took the emphasis from' : 'emphasised'} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
-        ids = Acting.chosen(draft, params)
-        ids.each { |id| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: id, name: params[:emphasis])) }
+        Acting.chosen_there(draft, sheet, params).each { |key| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: key, name: params[:emphasis])) }
+        Acting.chosen(draft, params)
       end
     end
 
@@ -68,12 +68,25 @@ module Web
       end
     end
 
-    post "#{SHEET}/taken-off", needs: :edit, answers: :pieces, makes: "TakeOff" do
+    post "#{SHEET}/taken-off", needs: :edit, answers: :pieces, makes: "TakeOffOnce" do
       on_sheet(->(draft, ids) { "took #{Acting.titles(draft, ids)} off the sheet" }) do |draft, sheet|
         ids = Acting.chosen(draft, params).reject { |id| draft.element(id).relation? }
         raise Basalt::Mistake, "A line goes off the sheet with what it joins; delete it, or hide its label" if ids.empty?
 
-        ids.each { |id| draft.apply(Basalt::Change::TakeOff.new(sheet_id: sheet.id, element_id: id)) }
+        keys = Acting.chosen_there(draft, sheet, params).reject { |key| draft.element_at(key).relation? }
+        keys.sort_by { |key| draft.element(key) ? 1 : 0 }.each { |key| draft.apply(Basalt::Change::TakeOffOnce.new(sheet_id: sheet.id, key:)) }
+        ids
+      end
+    end
+
+    post "#{SHEET}/shown-again", needs: :edit, answers: :pieces, makes: "ShowAgain" do
+      on_sheet(->(draft, made) { "showed #{draft.element_at(made.ids.first).name} once more" }) do |draft, sheet|
+        id = Acting.new_id(draft, params[:id])
+        chosen = Acting.chosen(draft, params)
+        raise Basalt::Mistake, "Select one thing that is to stand here once more" unless chosen.one?
+
+        draft.apply(Basalt::Change::ShowAgain.new(sheet_id: sheet.id, element_id: chosen.first, id:))
+        Fresh.new(nil, [id])
       end
     end
 

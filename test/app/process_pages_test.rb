@@ -101,4 +101,29 @@ class ProcessPagesTest < Minitest::Test
     act(level, "title", band: "Cellar")
     assert_match "one of the levels", last_response.body
   end
+
+  # A store at both sides of a sheet: shown, joined with the pointer, moved, taken off; each place by itself.
+  def test_what_stands_once_more_is_joined_moved_and_taken_off_by_itself
+    sheet = sheet_of(@project, "Leak response: what is done")
+    store = thing("Job book", "store")
+    act(sheet, "shown-again", chosen: store.id, id: key = SecureRandom.uuid)
+    first = set.placement(sheet.id, store.id)
+    assert_includes last_response.body, "data-of=\"#{store.id}\""
+    act(sheet, "moves", moves: JSON.generate([[key, 0, 300]]))
+    assert_equal first, set.placement(sheet.id, store.id)
+    line = set.relations_of(store.id).first
+    at = line.ends.index { |one| one.target_id == store.id }
+    act(sheet, "rejoined/#{line.id}", end: at, to: key)
+    assert_equal({ line.ends[at].role => key }, set.placement(sheet.id, line.id).attached)
+    assert_equal line.ends, set.element(line.id).ends
+    act(sheet, "connected", from: thing("Assess leak", "process").id, to: key, join: "flow", id: flow = SecureRandom.uuid)
+    assert_equal [key], set.placement(sheet.id, flow).attached.values
+    act(sheet, "facts/#{key}", fact: "holds", value: "jobs", selected: key)
+    assert_equal "jobs", thing("Job book", "store")["holds"]
+    act(sheet, "taken-off", chosen: key)
+    assert_nil set.placement(sheet.id, key)
+    assert_empty set.placement(sheet.id, line.id).attached
+    act(sheet, "shown-again", chosen: thing("Assess leak", "process").id)
+    assert_match "a process stands once on a sheet like this", last_response.body
+  end
 end

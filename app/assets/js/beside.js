@@ -1,4 +1,5 @@
 import { View } from "./view.js";
+import { meant } from "./geometry.js";
 
 // Another sheet next to this one: what is selected on one is lit on the other, and what has no
 // counterpart is pale.
@@ -64,8 +65,8 @@ export class Beside {
   pale() {
     const [here, there] = ["#drawing", "#beside"].map((root) => [...document.querySelectorAll(`${root} [data-element]`)]);
     [[here, there], [there, here]].forEach(([groups, others]) => {
-      const known = new Set(others.map((group) => group.dataset.element));
-      groups.forEach((group) => group.classList.toggle("no-counterpart", !known.has(group.dataset.element)));
+      const known = new Set(others.map(meant));
+      groups.forEach((group) => group.classList.toggle("no-counterpart", !known.has(meant(group))));
     });
   }
 }

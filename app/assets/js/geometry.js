@@ -5,6 +5,8 @@ export const things = () => [...document.querySelectorAll("#layer-things > g[dat
 export const lines = () => [...document.querySelectorAll("#layer-lines > g[data-route]")];
 export const thing = (id) => document.querySelector(`#layer-things > g[data-element="${CSS.escape(id)}"], #layer-boundaries > g[data-element="${CSS.escape(id)}"]`);
 export const line = (id) => document.querySelector(`#layer-lines > g[data-element="${CSS.escape(id)}"]`);
+// The element that a group stands for: a thing that stands there once more has an id of its own.
+export const meant = (group) => group.dataset.of ?? group.dataset.element;
 export const ends = (group) => group.dataset.ends.split(" ");
 
 export function box(group) {

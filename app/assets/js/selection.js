@@ -1,4 +1,4 @@
-import { lines, ends, thing, things, box, overlap } from "./geometry.js";
+import { lines, ends, thing, things, box, overlap, meant } from "./geometry.js";
 
 // What is selected, wherever it is shown: on the sheet, in the register, in the reading.
 export class Selection {
@@ -107,6 +107,7 @@ export class Selection {
       return;
     }
     this.ids.forEach((id) => document.querySelectorAll(`[data-element="${CSS.escape(id)}"]`).forEach((shown) => shown.classList.add("chosen")));
+    this.groups().filter((group) => group.dataset.of).forEach((group) => document.querySelector(`#table tr[data-element="${CSS.escape(meant(group))}"]`)?.classList.add("chosen"));
     document.querySelectorAll(".finding").forEach((finding) => {
       if (finding.dataset.about.split(" ").some((id) => this.ids.has(id))) finding.classList.add("chosen");
     });

@@ -2,16 +2,23 @@
 
 module Basalt
   module Change
-    # Takes an element off a sheet; it stays in the model.
+    # Takes an element off a sheet, wherever it stands there, with the lines at it and at its parts; it stays in the model.
     TakeOff = Value.of(:sheet_id, :element_id) do
       def apply(draft)
-        found = draft.placements.by(:spot, [sheet_id, element_id])
-        raise Mistake, "it does not stand on this sheet" if found.empty?
+        raise Mistake, "it does not stand on this sheet" unless draft.shown?(sheet_id, element_id)
 
-        found.each { |placement| draft.delete(:placements, placement.id) }
-        draft.relations_of(element_id).each do |relation|
-          draft.placements.by(:spot, [sheet_id, relation.id]).each { |line| draft.delete(:placements, line.id) }
-        end
+        delete(draft, [element_id, *draft.further(sheet_id, element_id).map(&:key), *lines(draft, element_id)])
+      end
+
+      private
+
+      def delete(draft, keys)
+        keys.flat_map { |key| draft.placements.by(:spot, [sheet_id, key]) }.each { |placement| draft.delete(:placements, placement.id) }
+      end
+
+      # What is joined to it, or to a part of it.
+      def lines(draft, id)
+        draft.relations_of(id).map(&:id) + draft.parts_of(id).flat_map { |part| lines(draft, part.id) }
       end
     end
   end

@@ -6,13 +6,13 @@ module Basalt
     module Affected
       module_function
 
-      # @return [Array<String>] ids, also of what is no longer there
+      # @return [Array<String>] keys, also of what is no longer there
       def by(draft)
-        placed = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }.map(&:element_id)
+        placed = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }.flat_map { |placed| [placed.element_id, placed.key] }
         placed += draft.placements.differences.flat_map { |_, before, after| closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id) }
         changed = draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) }
         symbols = draft.elements.differences.flat_map { |_, before, after| [before, after].compact.select { |element| element.kind == Symbols::KIND } }
-        (placed + changed + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq
+        (placed + changed + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq.flat_map { |id| draft.keys_of(id) }.uniq
       end
 
       def closed?(placement) = placement&.shape&.fetch("closed", nil) == true

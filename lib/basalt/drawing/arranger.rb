@@ -11,7 +11,7 @@ module Basalt
       # How often a sheet is laid out again for words that lie on lines, at most; once where somebody waits.
       ROUNDS = 5
 
-      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements, :touched_things
+      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :anchors, :arrange, :stand, :touched_elements, :touched_things
 
       # @param draft [Change::Draft]
       # @param spatial_index [SpatialIndex, nil] of the sheet as it stood before the draft; kept in step
@@ -73,6 +73,7 @@ module Basalt
         resize
         free_joined
         fresh.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
+        Attaching.new(@context).attach
         @fitting.refit
         lines = disturbed
         @edge_routing.reroute(lines)
@@ -122,13 +123,13 @@ module Basalt
 
       # Things that a tidying did not lay out and that stand nowhere yet.
       def unplaced
-        draft.placements_on(sheet_id).select { |p| p.box.nil? && p.route.nil? && !draft.element(p.element_id).relation? }
+        draft.placements_on(sheet_id).select { |p| p.box.nil? && p.route.nil? && !draft.element(p.key).relation? }
       end
 
       # Placements of things that have no place yet.
       def fresh
         draft.placements.differences.filter_map { |_, _, after| after }
-             .select { |p| p.sheet_id == sheet_id && p.box.nil? && p.route.nil? && !draft.element(p.element_id).relation? }
+             .select { |p| p.sheet_id == sheet_id && p.box.nil? && p.route.nil? && !draft.element(p.key).relation? }
       end
 
       # What was laid out where something pinned stands has to find another place.
@@ -139,14 +140,14 @@ module Basalt
         laid.each_key do |id|
           placed = placement(id)
           next if placed.box.nil? || placed.pinned || nesting.boundary?(id)
-          next unless pinned.any? { |other| placed.box.grow(12).overlap?(other.box) && !nesting.ancestors(id).include?(other.element_id) }
+          next unless pinned.any? { |other| placed.box.grow(12).overlap?(other.box) && !nesting.ancestors(id).include?(other.key) }
 
           arrange(id, { x: nil, y: nil })
           displaced << id
         end
       end
 
-      def ends_kept?(line) = line.endpoints.none? { |id| placement(id)&.pinned || displaced.include?(id) }
+      def ends_kept?(line) = anchors.whole?(line) && line.endpoints.none? { |id| placement(id)&.pinned || displaced.include?(id) }
       def displaced = @displaced ||= Set.new
 
       # What the draft moved, altered or struck no longer stands where the spatial_index has it.
@@ -175,9 +176,9 @@ module Basalt
       end
 
       def grow(placed, w, h)
-        spatial_index.remove(placed.element_id)
+        spatial_index.remove(placed.key)
         Change::Arrange.new(placement_id: placed.id, to: { w: [placed.w, w].max, h: }).apply(draft)
-        stand(placed.element_id)
+        stand(placed.key)
       end
 
       # Lines that are new, whose ends moved or changed, or through which something was put.
@@ -187,7 +188,7 @@ module Basalt
         lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
         lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
-        lines.uniq(&:id).select { |line| notation.draws_line?(draft, line) && line.endpoints.all? { |id| placement(nesting.stand_in(id))&.box } }
+        lines.uniq(&:id).select { |line| notation.draws_line?(draft, line) && anchors.of(line).all? { |key| placement(key)&.box } }
       end
 
       # The lines that lead out of a boundary which was collapsed or opened.

@@ -7,7 +7,7 @@ module Basalt
     class EdgeRouting
       extend Forwardable
 
-      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :arrange, :stand
+      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :anchors, :arrange, :stand
 
       # @param context [LayoutContext]
       def initialize(context)
@@ -56,12 +56,12 @@ module Basalt
       end
 
       def reshape(line)
-        notation.reshape(draft, sheet_id, line).each do |element_id, to|
-          next unless room?(placement(element_id), to, line)
+        notation.reshape(draft, sheet_id, line).each do |key, to|
+          next unless room?(placement(key), to, line)
 
-          spatial_index.remove(element_id)
-          arrange(element_id, to)
-          stand(element_id)
+          spatial_index.remove(key)
+          arrange(key, to)
+          stand(key)
         end
       end
 
@@ -86,16 +86,15 @@ module Basalt
       def route(line)
         spatial_index.remove(line.id)
         reshape(line)
-        from, to = line.endpoints.map { |id| nesting.stand_in(id) }
-        return hide(line) if from == to && line.endpoints.uniq.length > 1
+        from, to = anchors.of(line)
+        return hide(line) if anchors.within_one?(line)
         return take_route(line, loop_at(from)) if from == to
 
         before = followed(line)
         return take_route(line, before) if before && placement(line.id).kept?
 
-        terminals = [from, to].map { |id| notation.terminal(draft, draft.element(id), placement(id), line) }
         own = [from, to, line.id, *nesting.ancestors(from), *nesting.ancestors(to)]
-        points = Layout::Router.new(spatial_index.things, spatial_index.lines).route(*terminals, own, before:)
+        points = Layout::Router.new(spatial_index.things, spatial_index.lines).route(*anchors.terminals(line), own, before:)
         take_route(line, points) if points
       end
 
@@ -110,7 +109,7 @@ module Basalt
         was &&= placement(line.id)&.route
         return unless was && draft.base.element(line.id)&.endpoints == line.endpoints
 
-        from, to = line.endpoints.map { |id| shift(nesting.stand_in(id)) }
+        from, to = anchors.of(line).map { |key| shift(key) }
         return unless from && to
 
         Layout::Polyline.drag_start(Layout::Polyline.drag_start(was["points"], *from).reverse, *to).reverse
@@ -136,12 +135,12 @@ module Basalt
       # Nothing is stretched over other things, or out of its boundary.
       def room?(placed, to, line)
         wider = Layout::Box.new(x: to[:x], y: placed.y, w: to[:w], h: 1)
-        area = placement(nesting.parent(placed.element_id).to_s)&.box
+        area = placement(nesting.parent(placed.key).to_s)&.box
         return false if area && (wider.x < area.x + Boundary::PAD || wider.right > area.right - Boundary::PAD)
 
-        beside = to[:x] == placed.x ? [] : notation.obstacles(draft, draft.element(placed.element_id), placed.with(**to))
-        spatial_index.things.free?(wider.grow(0, 6)) { |id| id == placed.element_id || line.endpoints.include?(id) } &&
-          beside.all? { |box| spatial_index.things.free?(box) { |id| id == placed.element_id } && (spatial_index.lines_through(box) - [line.id]).empty? }
+        beside = to[:x] == placed.x ? [] : notation.obstacles(draft, draft.element(placed.key), placed.with(**to))
+        spatial_index.things.free?(wider.grow(0, 6)) { |id| id == placed.key || line.endpoints.include?(id) } &&
+          beside.all? { |box| spatial_index.things.free?(box) { |id| id == placed.key } && (spatial_index.lines_through(box) - [line.id]).empty? }
       end
 
       # A line whose ends stand still keeps its route when only what it says has changed.
@@ -162,20 +161,16 @@ module Basalt
       end
 
       def rejoined?(line)
-        before = draft.base.element(line.id)
-        before && before.endpoints != line.endpoints
+        before = draft.base.element(line.id) or return false
+        before.endpoints != line.endpoints || line.endpoints.any? { |key| draft.base.placement(sheet_id, key)&.id != placement(key)&.id }
       end
 
       # What it joins stands elsewhere; a bus that became longer still has the line where it ends.
       def moved?(line)
-        @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.element_id }
+        @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.key }
         ends = placement(line.id).route["points"].values_at(0, -1)
-        line.endpoints.zip(ends).any? { |id, point| @moved.include?(nesting.stand_in(id)) && !still_ends?(line, nesting.stand_in(id), point) }
-      end
-
-      def still_ends?(line, id, point)
-        terminal = notation.terminal(draft, draft.element(id), placement(id), line)
-        terminal.respond_to?(:at?) && terminal.at?(point)
+        moved = anchors.of(line).map { |key| @moved.include?(key) }
+        moved.any? && anchors.terminals(line).zip(ends, moved).any? { |terminal, point, shifted| shifted && !(terminal.respond_to?(:at?) && terminal.at?(point)) }
       end
 
       def relabel(line)

@@ -28,7 +28,7 @@ module Basalt
       private
 
       def placements
-        @scene.set.placements_on(sheet.id).select { |placement| wanted?(@scene.set.element(placement.element_id)) }.sort_by(&:ordinal)
+        @scene.set.placements_on(sheet.id).select { |placement| wanted?(@scene.set.element(placement.key)) }.sort_by(&:ordinal)
       end
 
       def wanted?(element)
@@ -36,7 +36,7 @@ module Basalt
       end
 
       def reach(placement)
-        return [placement.box, *@scene.notation.obstacles(@scene.set, @scene.set.element(placement.element_id), placement)] if placement.box
+        return [placement.box, *@scene.notation.obstacles(@scene.set, @scene.set.element(placement.key), placement)] if placement.box
 
         labels = (placement.route["labels"] || {}).values.map { |x, y| Layout::Box.at(x, y, 60, 20) }
         Layout::Polyline.boxes(placement.route["points"]) + labels

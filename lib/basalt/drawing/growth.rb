@@ -20,7 +20,7 @@ module Basalt
 
       # @param draft [Change::Draft]
       def initialize(draft, sheet_id)
-        @draft = draft
+        @draft = AsDrawn.of(draft, sheet_id)
         @sheet_id = sheet_id
         @notation = draft.sheets[sheet_id].notation
       end
@@ -64,7 +64,7 @@ module Basalt
       def placements = @placements ||= @draft.placements_on(@sheet_id)
 
       def quality(set)
-        boxes = set.placements_on(@sheet_id).select(&:box).to_h { |placement| [placement.element_id, placement.box] }
+        boxes = set.placements_on(@sheet_id).select(&:box).to_h { |placement| [placement.key, placement.box] }
         lines = @notation.lines_on(set, @sheet_id).filter_map { |line| set.placement(@sheet_id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
         Layout::Quality.new(boxes, lines)
       end

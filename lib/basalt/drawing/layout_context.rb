@@ -8,7 +8,7 @@ module Basalt
       # @param draft [Change::Draft]
       # @param spatial_index [SpatialIndex, nil] of the sheet as it stood before the draft; kept in step
       def initialize(draft, sheet_id, spatial_index: nil)
-        @draft = draft
+        @draft = AsDrawn.of(draft, sheet_id)
         @sheet_id = sheet_id
         @notation = draft.sheets[sheet_id].notation
         @spatial_index = spatial_index
@@ -23,34 +23,41 @@ module Basalt
 
       # Takes up all that stands there now into the spatial_index that was handed in: others go on with it.
       def renew
-        ids = [draft.base, draft].flat_map { |set| set.placements_on(sheet_id).map(&:element_id) }
+        ids = [draft.base, draft].flat_map { |set| set.placements_on(sheet_id).map(&:key) }
         spatial_index.renew(draft, ids)
       end
 
-      def placement(element_id) = draft.placement(sheet_id, element_id)
+      def placement(key) = draft.placement(sheet_id, key)
       def nesting = Nesting.new(draft, sheet_id)
+      def anchors = Anchors.new(draft, sheet_id)
 
       # @param to [Hash] what of the placement becomes different
-      def arrange(element_id, to)
-        Change::Show.new(sheet_id:, element_id:).apply(draft)
-        Change::Arrange.new(placement_id: placement(element_id).id, to:).apply(draft)
+      def arrange(key, to)
+        Change::Show.new(sheet_id:, element_id: key).apply(draft)
+        Change::Arrange.new(placement_id: placement(key).id, to:).apply(draft)
       end
 
       # Stands something where the draft has it, when it was taken off the spatial_index.
-      def stand(element_id) = spatial_index.add(draft, placement(element_id))
+      def stand(key) = spatial_index.add(draft, placement(key))
 
+      # @return [Array<String>] keys of what was moved, altered or struck
       def touched_elements
         moved = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }
-                     .select { |p| p.sheet_id == sheet_id }.map(&:element_id)
-        (moved + draft.elements.differences.map(&:first) + touched_things.map(&:id)).uniq
+                     .select { |p| p.sheet_id == sheet_id }.map(&:key)
+        (moved + draft.elements.differences.flat_map { |id, *| occurrences(id) } + touched_things.map(&:id)).uniq
       end
 
       # Things that were altered, or a part of them was.
       def touched_things
         altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
         ends = altered.select { |element| element.relation? && notation.told_at_ends?(element) }.flat_map(&:targets)
-        (altered.map { |element| element.owner_id || element.id } + ends).uniq.filter_map { |id| draft.element(id) }.reject(&:relation?)
+        (altered.map { |element| element.owner_id || element.id } + ends).uniq.flat_map { |id| occurrences(id) }
+                                                                         .filter_map { |key| draft.element(key) }.reject(&:relation?)
       end
+
+      private
+
+      def occurrences(id) = [id, *draft.further(sheet_id, id).map(&:key)]
     end
   end
 end

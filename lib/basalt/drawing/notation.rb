@@ -169,6 +169,16 @@ module Basalt
       # @return [Layout::Terminal] where it can end at a thing
       def terminal(_set, _thing, placement, _line) = Layout::BoxTerminal.new(placement.box)
 
+      # @return [Boolean] whether lines may end at parts of things
+      def ends_at_parts? = false
+
+      # @param part [Model::Element] of the thing, at which the line ends
+      # @return [Layout::Terminal] where it can end
+      def part_terminal(set, thing, placement, _part, line) = terminal(set, thing, placement, line)
+
+      # @return [Boolean] whether a thing may stand on a sheet more than once
+      def repeatable?(_set, _sheet_id, _thing) = false
+
       # @return [Array<Layout::Box>] what lines may cross, of a thing, but no other thing may stand on
       def bars(_set, _thing, _placement) = []
 

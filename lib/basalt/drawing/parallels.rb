@@ -5,9 +5,10 @@ module Basalt
     # Lines that join the same two things: on a sheet that folds them, the first stands for all.
     class Parallels
       def initialize(set, sheet)
-        @set = set
+        @set = AsDrawn.of(set, sheet.id)
         @sheet = sheet
-        @nesting = Nesting.new(set, sheet.id)
+        @nesting = Nesting.new(@set, sheet.id)
+        @anchors = Anchors.new(@set, sheet.id)
       end
 
       # @return [Array<Model::Element>] the line and those beside it, in order of making
@@ -30,7 +31,7 @@ module Basalt
         outer == id ? [] : @nesting.inside(outer)
       end
 
-      def ends(line) = line.endpoints.map { |id| @nesting.stand_in(id) }.sort
+      def ends(line) = @anchors.of(line).sort
     end
   end
 end

@@ -9,7 +9,7 @@ module Basalt
 
       # @param only [Array<String>] ids of things
       def initialize(set, sheet_id, only)
-        @set = set
+        @set = AsDrawn.of(set, sheet_id)
         @sheet_id = sheet_id
         @notation = set.sheets[sheet_id].notation
         @only = only.select { |id| set.placement(sheet_id, id)&.box }

@@ -17,7 +17,7 @@ module Basalt
 
       # @param placed [Model::Placement] of a thing, with a place or without
       def settle(placed)
-        thing = draft.element(placed.element_id)
+        thing = draft.element(placed.key)
         w, h = notation.size(draft, thing)
         x, y = placed.x ? [placed.x, placed.y] : position(thing, w, h)
         Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)

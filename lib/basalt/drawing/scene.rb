@@ -14,11 +14,12 @@ module Basalt
       # @param contents [SheetStatistics, nil] of the sheet, where they are known
       # @param images [#call, nil] gives an image's address by its id; without it images are left out
       def initialize(set, sheet_id, findings: [], contents: nil, images: nil)
-        @set = set
+        @set = AsDrawn.of(set, sheet_id)
         @contents = contents
         @images = images
         @sheet = set.sheets[sheet_id]
         @notation = @sheet.notation
+        @anchors = Anchors.new(@set, sheet_id)
         @wrong = findings.select(&:error?).flat_map(&:subjects).to_set
       end
 
@@ -29,21 +30,22 @@ module Basalt
         [Furniture.item(self), waiting] + set.placements_on(sheet.id).sort_by(&:ordinal).flat_map { |placement| items_of(placement) }
       end
 
-      # @return [Array<Item>] of some elements only, and what always may have changed with them
-      def pieces(element_ids)
-        element_ids |= element_ids.filter_map { |id| set.element(id) }.select(&:relation?).filter_map { |line| parallels.of(line).first&.id } if sheet.folded?
-        [Furniture.item(self), waiting] + element_ids.flat_map { |id| set.placements.by(:spot, [sheet.id, id]) }.flat_map { |placement| items_of(placement) }
+      # @param keys [Array<String>]
+      # @return [Array<Item>] of some only, and what always may have changed with them
+      def pieces(keys)
+        keys |= keys.filter_map { |id| set.element(id) }.select(&:relation?).filter_map { |line| parallels.of(line).first&.id } if sheet.folded?
+        [Furniture.item(self), waiting] + keys.flat_map { |id| set.placements.by(:spot, [sheet.id, id]) }.flat_map { |placement| items_of(placement) }
       end
 
       # @return [Array<Item>]
       def items_of(placement)
-        element = set.element(placement.element_id)
+        element = set.element(placement.key)
         return [] unless element && !hidden?(element)
         return line_items(element, placement) if element.relation?
         return [] unless placement.box
 
         boundary = nesting.boundary?(element.id)
-        [Item.new(id: "t#{placement.id}", layer: boundary ? :boundaries : :things, element_id: element.id, type: element.kind, title: "#{element.noun} #{element.name}",
+        [Item.new(id: "t#{placement.id}", layer: boundary ? :boundaries : :things, element_id: element.id, type: element.kind, title: thing_title(element, placement),
                   shapes: symbol(element, placement, boundary).map { |shape| found(shape, element) } + emphasis(placement), data: thing_data(element, placement))]
       end
 
@@ -89,7 +91,7 @@ module Basalt
       def hidden?(element)
         return nesting.hidden?(element.id) unless element.relation?
 
-        element.endpoints.uniq.length > 1 && element.endpoints.map { |id| nesting.stand_in(id) }.uniq.one?
+        @anchors.within_one?(element)
       end
 
       def symbol(element, placement, boundary)
@@ -101,8 +103,11 @@ module Basalt
 
       def thing_data(element, placement)
         { box: Shapes.numbers(placement.x, placement.y, placement.w, placement.h), name: element.name, pinned: placement.pinned || nil,
-          sizable: (notation.sizable?(element) && !nesting.boundary?(element.id)) || nil, in: nesting.parent(element.id) }.compact
+          sizable: (notation.sizable?(element) && !nesting.boundary?(element.id)) || nil, in: nesting.parent(element.id),
+          of: (placement.element_id if placement.again?) }.compact
       end
+
+      def thing_title(element, placement) = "#{element.noun} #{element.name}#{', once more' if placement.again?}"
 
       def emphasis(placement)
         name = placement.shape&.fetch("emphasis", nil)

@@ -16,20 +16,23 @@ module Basalt
         @spans = {}
         @alone = Set.new
         @unjoinable = Set.new
+        @again = Set.new
         @tally = Hash.new(0)
         @counts = Hash.new(0)
+        set = AsDrawn.of(set, sheet_id)
         set.things_on(sheet_id).each { |thing| add(set, thing.id) }
         set.sheets[sheet_id].notation.lines_on(set, sheet_id).each { |line| add(set, line.id) }
       end
 
       # Another that is renewed by itself.
       def initialize_copy(_other)
-        @kinds, @marks, @spans, @alone, @unjoinable, @tally, @counts = [@kinds, @marks, @spans, @alone, @unjoinable, @tally, @counts].map(&:dup)
+        @kinds, @marks, @spans, @alone, @unjoinable, @again, @tally, @counts = [@kinds, @marks, @spans, @alone, @unjoinable, @again, @tally, @counts].map(&:dup)
       end
 
-      # @param ids [Array<String>] of elements that an act may have altered
-      def renew(set, ids)
-        ids.each do |id|
+      # @param keys [Array<String>] of what an act may have altered
+      def renew(set, keys)
+        set = AsDrawn.of(set, @sheet_id)
+        keys.each do |id|
           remove(id)
           add(set, id)
         end
@@ -90,7 +93,7 @@ module Basalt
         return unless element.relation? ? notation.draws_line?(set, element) && set.drawn_between?(@sheet_id, element) : set.shown?(@sheet_id, id)
 
         @kinds[id] = element.kind
-        @counts[element.kind] += 1
+        set.elements[id] ? @counts[element.kind] += 1 : @again << id
         @marks[id] = (notation.marks(set, element) + emphasis(set, id)).each { |mark| @tally[mark] += 1 }
         span = span(set, element, notation) or return
         @spans[id] = span
@@ -115,7 +118,7 @@ module Basalt
 
       def remove(id)
         kind = @kinds.delete(id) or return
-        @counts[kind] -= 1
+        @counts[kind] -= 1 unless @again.delete?(id)
         @marks.delete(id).each { |mark| @tally[mark] -= 1 }
         [@alone, @unjoinable].each { |set| set.delete(id) }
         span = @spans.delete(id)

@@ -14,27 +14,29 @@ module Basalt
         @labels = Layout::Index.new
         @areas = Layout::Index.new
         @bars = Layout::Index.new
-        set.placements_on(sheet_id).each { |placement| add(set, placement) }
+        drawn = AsDrawn.of(set, sheet_id)
+        drawn.placements_on(sheet_id).each { |placement| add(drawn, placement) }
       end
 
       # +areas+ are the boundaries, +bars+ what lines may cross and things not stand on; +reach+ is how far things have ever reached here: left, top, right, bottom.
       attr_reader :sheet_id, :things, :lines, :labels, :areas, :bars, :reach
 
       def add(set, placement)
-        element = set.element(placement.element_id) or return
+        element = set.element(placement.key) or return
         element.relation? ? add_line(set, element, placement) : add_thing(set, element, placement)
       end
 
-      def remove(element_id)
-        [things, lines, labels, areas, bars].each { |index| index.remove(element_id) }
-        lines.remove([:edge, element_id])
+      def remove(key)
+        [things, lines, labels, areas, bars].each { |index| index.remove(key) }
+        lines.remove([:edge, key])
       end
 
-      # Takes elements up again as they stand in the set.
+      # Takes up again what stands in the set.
       #
-      # @param ids [Array<String>]
-      def renew(set, ids)
-        ids.uniq.each do |id|
+      # @param keys [Array<String>]
+      def renew(set, keys)
+        set = AsDrawn.of(set, sheet_id)
+        keys.uniq.each do |id|
           remove(id)
           placement = set.placement(sheet_id, id)
           add(set, placement) if placement

@@ -18,6 +18,15 @@ module Basalt
         rows[:sheets].each_with_index { |sheet, index| refuse("/sheets/#{index}/subject_id", "nothing has that id") if sheet.subject_id && !elements.key?(sheet.subject_id) }
         sheet_ids = rows[:sheets].to_set(&:id)
         rows[:placements].each_with_index { |placement, index| placement(placement, elements, sheet_ids, "/placements/#{index}") }
+        occurrences(rows[:placements])
+      end
+
+      # What stands on a sheet once more stands there first.
+      def occurrences(placements)
+        again, first = placements.partition(&:again?)
+        known = first.to_set { |placement| [placement.sheet_id, placement.element_id] }
+        lost = again.find { |placement| !known.include?([placement.sheet_id, placement.element_id]) } or return
+        refuse("/placements/#{placements.index(lost)}/shape/again", "the element does not stand on the sheet besides")
       end
 
       def unique(table, list)

@@ -2,7 +2,8 @@
 
 module Basalt
   module Model
-    # An occurrence of an element on a sheet. Things have a box (+x+, +y+, +w+, +h+, in
+    # An occurrence of an element on a sheet; an element that stands there once more has further ones (+again+ in the
+    # +shape+). Things have a box (+x+, +y+, +w+, +h+, in
     # px of the sheet); lines have a +route+ (+points+ and +labels+). A nil +x+ is not
     # arranged yet; with a place and no size it waits to be measured. +shape+ holds what a symbol needs beyond its box.
     # What stands somewhere +by_hand+ was put there by a person; all else is Basalt's to arrange.
@@ -12,6 +13,15 @@ module Basalt
       end
 
       def box = x && w && Layout::Box.new(x:, y:, w:, h:)
+
+      # @return [Boolean] whether the element stands there besides
+      def again? = shape ? shape["again"] == true : false
+
+      # @return [String] what it is known by on its sheet: the element, or itself where it is a further occurrence
+      def key = again? ? id : element_id
+
+      # @return [Hash{String => String}] of a line: by the role of an end the occurrence that it is at, where that is a further one
+      def attached = shape&.fetch("at", nil) || {}
 
       # @return [Boolean] whether somebody drew the line's way by hand
       def kept? = route ? route["kept"] == true : false

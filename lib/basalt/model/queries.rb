@@ -20,8 +20,25 @@ module Basalt
       def parts_of(id) = elements.by(:owner, id).sort_by { |e| [e.rank || 0, e.ordinal] }
       def contents_of(id) = elements.by(:container, id).sort_by(&:ordinal)
       def placements_on(sheet_id) = placements.by(:sheet, sheet_id)
-      def placement(sheet_id, element_id) = placements.by(:spot, [sheet_id, element_id]).first
-      def shown?(sheet_id, element_id) = placements.ids_by(:spot, [sheet_id, element_id]).any?
+
+      # @param key [String] id of an element, or of a further occurrence of one
+      # @return [Placement, nil] where that stands
+      def placement(sheet_id, key) = placements.by(:spot, [sheet_id, key]).first
+      def shown?(sheet_id, key) = placements.ids_by(:spot, [sheet_id, key]).any?
+
+      # @param key [String] id of an element, or of an occurrence of one
+      # @return [Element, nil]
+      def element_at(key) = elements[key] || placements[key]&.then { |placed| elements[placed.element_id] }
+
+      # @return [Array<Placement>] the further occurrences of an element on the sheet, in order of making
+      def further(sheet_id, element_id)
+        return [] if placements.ids_by(:again, element_id).empty?
+
+        placements.by(:again, element_id).select { |p| p.sheet_id == sheet_id }.sort_by(&:ordinal)
+      end
+
+      # @return [Array<String>] the element's id and those of its further occurrences, wherever they stand
+      def keys_of(element_id) = [element_id, *placements.ids_by(:again, element_id)]
       def sheets_of(element_id) = placements.by(:element, element_id).map(&:sheet_id).uniq
       # @return [Array<Sheet>] that open an element, in order of making
       def sheets_about(element_id) = sheets.by(:subject, element_id).sort_by(&:ordinal)

@@ -26,7 +26,8 @@ module Basalt
                     indexes: {
                       sheet: ->(p) { [p.sheet_id] },
                       element: ->(p) { [p.element_id] },
-                      spot: ->(p) { [[p.sheet_id, p.element_id]] }
+                      spot: ->(p) { [[p.sheet_id, p.key]] },
+                      again: ->(p) { p.again? ? [p.sheet_id, p.element_id] : [] }
                     })
       ].to_h { |type| [type.table, type] }.freeze
 

@@ -65,15 +65,19 @@ module Basalt
         # @return [Integer] room for arrows at the ends of lines, px
         def strip = 30
 
-        def marks(_set, element)
+        # Who is outside and what is stored may stand on both sides, so that lines need not cross.
+        def repeatable?(set, sheet_id, thing) = thing.kind == "store" || (thing.kind == "party" && set.sheets[sheet_id].subject_id != thing.id)
+
+        def marks(set, element)
           return [element["state"] == "planned" ? :planned : :flow] if element.relation?
 
-          [element.kind.to_sym]
+          [element.kind.to_sym, *(:"#{element.kind} again" unless set.elements[element.id])]
         end
 
         def legend
           [["process", :shapes, @boxes ? Samples.rounded : Samples.circle, :process], ["outside", :shapes, Samples.square(@boxes), :party], ["system", :shapes, Samples.system, :system],
-           ["store", :shapes, @boxes ? Samples.open_box : Samples.store, :store], ["flow", :shapes, Samples.arrow(:line), :flow], ["planned flow", :shapes, Samples.arrow(:planned_line), :planned]]
+           ["store", :shapes, @boxes ? Samples.open_box : Samples.store, :store],
+           ["stands more than once", :shapes, Samples.square_again, :"party again"], ["stands more than once", :shapes, Samples.store_again, :"store again"], ["flow", :shapes, Samples.arrow(:line), :flow], ["planned flow", :shapes, Samples.arrow(:planned_line), :planned]]
         end
 
         private
@@ -84,10 +88,12 @@ module Basalt
           sheet = set.sheets[placement.sheet_id]
           case thing.kind
           when "process" then (@boxes ? Rounded : Bubble).new(set, thing, sheet:)
-          when "store" then OpenStore.new(set, thing, boxes: @boxes)
-          else Square.new(set, thing, boxes: @boxes, middle: sheet&.subject_id == thing.id)
+          when "store" then OpenStore.new(set, thing, boxes: @boxes, repeated: repeated?(set, placement))
+          else Square.new(set, thing, boxes: @boxes, middle: sheet&.subject_id == thing.id, repeated: repeated?(set, placement))
           end
         end
+
+        def repeated?(set, placement) = set.further(placement.sheet_id, placement.element_id).any?
 
         # Lines that were laid out to the box around a circle come to the circle.
         def touched(set, laid)

@@ -23,6 +23,8 @@ module Basalt
 
         def system = ->(x, y) { [S.rect(x + 5, y - 8, 24, 16, :outline), S.rect(x + 8, y - 5, 18, 10, :inner)] }
         def store = ->(x, y) { [S.path("M#{S.numbers(x + 2, y - 6)}h30M#{S.numbers(x + 2, y + 6)}h30", :inner)] }
+        def square_again = ->(x, y) { [S.rect(x + 5, y - 8, 24, 16, :outline), *Square.corner(x + 29, y + 8, 8)] }
+        def store_again = ->(x, y) { [*store.call(x, y), S.path("M#{S.numbers(x + 5, y - 6)}v12", :inner)] }
         def open_box = ->(x, y) { [S.path("M#{S.numbers(x + 32, y - 7)}h-30v14h30M#{S.numbers(x + 12, y - 7)}v14", :inner)] }
         def arrow(pen) = ->(x, y) { [S.polyline([[x, y], [x + WIDE, y]], pen), *Drawing::LineEnds::Arrow.shape([[x, y], [x + WIDE, y]])] }
       end

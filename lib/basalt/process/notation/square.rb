@@ -13,7 +13,9 @@ module Basalt
 
         # @param boxes [Boolean] with an edge as if it had a second one behind it
         # @param middle [Boolean] whether the sheet is about it
-        def initialize(_set, thing, boxes: false, middle: false)
+        # @param repeated [Boolean] whether it stands there more than once, told by a line across a corner (Gane and Sarson, 1979)
+        def initialize(_set, thing, boxes: false, middle: false, repeated: false)
+          @repeated = repeated
           @thing = thing
           @boxes = boxes
           @middle = middle
@@ -25,10 +27,17 @@ module Basalt
 
         # @return [Array] shapes
         def shapes(box)
-          [S.rect(box.x, box.y, box.w, box.h, @thing.assumed ? :assumed : :outline), *edge(box), *texts(box)]
+          [S.rect(box.x, box.y, box.w, box.h, @thing.assumed ? :assumed : :outline), *edge(box), *corner(box), *texts(box)]
         end
 
+        # The sign of what stands on a sheet more than once.
+        #
+        # @return [Array] shapes
+        def self.corner(right, bottom, side) = [S.path("M#{S.numbers(right - side, bottom)}L#{S.numbers(right, bottom - side)}", :inner)]
+
         private
+
+        def corner(box) = @repeated ? self.class.corner(box.right, box.bottom, 14) : []
 
         def edge(box)
           return [S.rect(box.x + 4, box.y + 4, box.w - 8, box.h - 8, :inner)] if @middle

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+require "delegate"
+
+module Basalt
+  module Drawing
+    # The model as one sheet draws it: every occurrence of an element is a thing of its own there, known by its key (see
+    # Model::Placement#key), and a line joins what stands for its ends: the occurrence that it was put at, or the owner of
+    # a part. Whatever lays out, routes and draws asks this and meets neither occurrences nor parts.
+    class AsDrawn < SimpleDelegator
+      # @param set [Model::WorkingSet, Model::PinnedSet, Change::Draft]
+      # @return [AsDrawn, Object] the set itself where the sheet draws it as it is
+      def self.of(set, sheet_id)
+        return set if set.is_a?(AsDrawn) || set.sheets[sheet_id].nil?
+
+        needed?(set, sheet_id) || (set.respond_to?(:base) && needed?(set.base, sheet_id)) ? new(set, sheet_id) : set
+      end
+
+      def self.needed?(set, sheet_id)
+        set.is_a?(AsDrawn) || set.placements.ids_by(:again, sheet_id).any? || set.sheets[sheet_id]&.notation&.ends_at_parts? || false
+      end
+      private_class_method :needed?
+
+      def initialize(set, sheet_id)
+        super(set)
+        @set = set
+        @sheet_id = sheet_id
+        @notation = set.sheets[sheet_id].notation
+      end
+
+      # @return [AsDrawn] what the draft was tried over
+      def base = @set.base.sheets[@sheet_id] ? AsDrawn.new(@set.base, @sheet_id) : @set.base
+
+      # @param key [String] id of an element, or of a further occurrence
+      def element(key)
+        found = @set.element(key)
+        return found&.relation? ? joined(found) : found if found
+
+        further = occurrence(key)
+        further && @set.element(further.element_id)&.with(id: key, container_id: nil)
+      end
+
+      def relations_of(key, *kinds)
+        id = element_id(key)
+        ids = @notation.ends_at_parts? ? [id, *parts_within(id)] : [id]
+        ids.flat_map { |one| @set.relations_of(one, *kinds) }.uniq(&:id).map { |relation| joined(relation) }
+           .select { |relation| !@notation.lines.include?(relation.kind) || relation.targets.include?(key) }.sort_by(&:ordinal)
+      end
+
+      def parts_of(key) = @set.parts_of(element_id(key))
+      def contents_of(key) = occurrence(key) ? [] : @set.contents_of(key)
+
+      def things_on(sheet_id)
+        return @set.things_on(sheet_id) unless sheet_id == @sheet_id
+
+        placements_on(sheet_id).filter_map { |placed| element(placed.key) }.reject(&:relation?).sort_by(&:ordinal)
+      end
+
+      def relations_on(sheet_id)
+        return @set.relations_on(sheet_id) unless sheet_id == @sheet_id
+
+        placements_on(sheet_id).flat_map { |placed| relations_of(placed.key) }.uniq(&:id).select { |relation| drawn_between?(sheet_id, relation) }.sort_by(&:ordinal)
+      end
+
+      def shown_within?(sheet_id, key) = !occurrence(key) && @set.shown_within?(sheet_id, key)
+
+      def drawn_between?(sheet_id, relation)
+        relation.ends.all? { |one| shown?(sheet_id, one.target_id) || shown_within?(sheet_id, one.target_id) }
+      end
+
+      # @return [String] the element that a key is of
+      def element_id(key) = occurrence(key)&.element_id || key
+
+      private
+
+      def occurrence(key)
+        placed = @set.placements[key]
+        placed if placed&.again? && placed.sheet_id == @sheet_id
+      end
+
+      def parts_within(id) = @set.parts_of(id).flat_map { |part| [part.id, *parts_within(part.id)] }
+
+      # What a line is drawn between is its first and its last end.
+      def joined(relation)
+        at = @set.placement(@sheet_id, relation.id)&.attached || {}
+        last = relation.ends.length - 1
+        ends = relation.ends.each_with_index.map { |one, index| [0, last].include?(index) ? one.with(target_id: stand_in(one.target_id, at[one.role])) : one }
+        ends == relation.ends ? relation : relation.with(ends:)
+      end
+
+      # @return [String] key of what stands for an element: an occurrence, or that of what it is a part of
+      def stand_in(id, at)
+        return at if at && occurrence(at)&.element_id == id
+
+        shown = id
+        shown = @set.element(shown)&.owner_id until shown.nil? || shown?(@sheet_id, shown)
+        shown || id
+      end
+    end
+  end
+end
