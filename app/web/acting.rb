@@ -60,17 +60,24 @@ module Web
 
       # A thing that a person put elsewhere, so many px from where it stood.
       def move(draft, sheet, key, dx, dy)
+        placement = movable(draft, sheet, key, dx, dy)
+        draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (placement.x + dx).round, y: (placement.y + dy).round, by_hand: true }))
+      end
+
+      # @return [Basalt::Model::Placement] of what is to be moved so far
+      def movable(draft, sheet, key, dx, dy)
         placement = key.is_a?(String) && draft.placement(sheet.id, key)
         raise Basalt::Change::Conflict, "It is no longer on the sheet" unless placement
         unless [dx, dy].all? { |number| number.is_a?(Numeric) && number.abs < FAR } && placement.x
           raise Basalt::Mistake, "A move is two distances, not “#{Basalt::Model::Names.short([dx, dy].inspect)}”"
         end
 
-        draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (placement.x + dx).round, y: (placement.y + dy).round, by_hand: true }))
+        placement
       end
 
       def moved_names(draft)
         things = draft.placements.differences.filter_map { |_, before, after| after && before && before.box != after.box && draft.element(after.element_id) }
+        things = draft.elements.differences.filter_map { |_, _, after| after } if things.empty?
         things.length == 1 ? things.first.name : Basalt::English.count(things.length, "thing")
       end
 

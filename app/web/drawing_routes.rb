@@ -71,15 +71,21 @@ module Web
           raise Basalt::Mistake, "Nothing here is called “#{Basalt::Model::Names.short(noun)}”" unless kind
 
           x, y = Acting.numbers(params, "x", "y")
-          after = params[:after].to_s.match?(Opening::ID) ? draft.placement(sheet.id, params[:after])&.box : nil
+          after = params[:after].to_s.match?(Opening::ID) ? Basalt::Drawing::AsDrawn.of(draft, sheet.id).placement(sheet.id, params[:after])&.box : nil
           name = given(draft, kind, noun, params[:name].to_s.strip)
           id = Acting.new_id(draft, params[:id])
           known = kind.default_name(noun) && draft.named(name).find { |element| element.kind == kind.name }
           draft.apply(Basalt::Change::Add.new(kind: kind.name, name:, facts:, id:)) unless known
           show(draft, sheet, known ? known.id : id, x, y)
-          beside(draft, sheet, known ? known.id : id, after) if after
+          put(draft, sheet, known ? known.id : id, x, after)
           detail(draft, sheet, id, params[:facts]) unless known
           known ? known.id : id
+        end
+
+        def put(draft, sheet, id, x, after)
+          return draft.apply(*sheet.notation.geometry(draft, sheet.id).dropped(id, after&.right || x, 0)) if ruled?(sheet, draft.element(id))
+
+          beside(draft, sheet, id, after) if after
         end
 
         # To the right of the one that was placed before it, where nothing stands.
@@ -127,11 +133,17 @@ module Web
           raise Basalt::Change::Conflict, "It is no longer on the sheet" unless placement
 
           thing = draft.element_at(placement.key)
+          return draft.apply(*sheet.notation.geometry(draft, sheet.id).sized(thing.id, w, h)) if ruled?(sheet, thing)
+
           to = sheet.notation.sized(draft, thing, placement, w, h) or raise Basalt::Mistake, "A #{thing.noun} is as large as its words need"
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { **to, by_hand: true }))
         end
 
+        # @return [Boolean] whether the notation has a place for it
+        def ruled?(sheet, thing) = sheet.notation.ruled? && thing.description.figure.nil?
+
         def arrange(draft, sheet, ids, how)
+          ids.each { |id| draft.element_at(id).then { |thing| sheet.notation.geometry(draft, sheet.id).sized(thing.id, 0, 0) if ruled?(sheet, thing) } }
           placements = ids.filter_map { |id| draft.placement(sheet.id, id) }.select(&:box)
           raise Basalt::Mistake, "Select two things at least" if placements.length < 2
 

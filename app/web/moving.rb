@@ -13,11 +13,22 @@ module Web
     # @param moves [Array<Array>] element id and two distances each
     def by(moves, dropped: false)
       areas = dropped ? areas(moves.map(&:first)) : []
-      along(moves).each { |id, dx, dy| Acting.move(@draft, @sheet, id, dx, dy) }
+      along(moves).each { |id, dx, dy| move(id, dx, dy) }
       moves.each { |id, *| settle(id, areas) } if dropped && @nesting.any?
     end
 
     private
+
+    # Where the notation rules, a drop says something of the model.
+    def move(key, dx, dy)
+      return Acting.move(@draft, @sheet, key, dx, dy) unless ruled?(key)
+
+      box = Acting.movable(@draft, @sheet, key, dx, dy).box
+      @draft.apply(*@draft.geometry.dropped(key, box.x + dx, box.y + dy))
+      @draft.renew
+    end
+
+    def ruled?(key) = @sheet.notation.ruled? && key.is_a?(String) && @draft.geometry.places.key?(key)
 
     # With each boundary everything in it, once.
     def along(moves)

@@ -40,8 +40,13 @@ module Web
       end
     end
 
-    post "#{SHEET}/part-placed/:element_id", needs: :edit, answers: :pieces, makes: "PlacePart" do
-      on_sheet(->(draft) { "moved #{draft.element(params[:element_id]).name}" }) do |draft, _|
+    post "#{SHEET}/part-placed/:element_id", needs: :edit, answers: :pieces, makes: "PlacePart, Reorder, Rejoin" do
+      on_sheet(->(draft) { "moved #{draft.element(params[:element_id]).name}" }) do |draft, sheet|
+        if sheet.notation.ruled?
+          row, lane = [params[:element_id], params[:owner]].map { |given| element(draft, given).id }
+          next draft.apply(*sheet.notation.geometry(draft, sheet.id).row_dropped(row, lane, params[:before]))
+        end
+
         part, = part_and_owner(draft)
         owner = element(draft, params[:owner])
         draft.apply(Basalt::Change::PlacePart.new(id: part.id, owner_id: owner.id, before_id: params[:before].to_s))

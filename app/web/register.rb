@@ -57,8 +57,9 @@ module Web
     end
 
     def in_order(list, kind)
-      fact = Basalt::Model::Catalogue.kind(kind).ordered
-      list.sort_by { |element| [element[fact] || element.ordinal, element.ordinal] }
+      return list unless Basalt::Model::Catalogue.kind(kind).ordered
+
+      list.sort_by { |element| [Basalt::Change::Reorder.key(element), element.ordinal] }
     end
 
     # Numbers within words count as numbers: plc-9 before plc-10.

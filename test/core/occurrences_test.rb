@@ -63,26 +63,26 @@ class OccurrencesTest < Minitest::Test
     end
   end
 
-  def act(draft, on, random, number)
-    things = draft.things_on(on).select { |thing| %w[party store].include?(thing.kind) }
+  def act(draft, sheet_id, random, number)
+    things = draft.things_on(sheet_id).select { |thing| %w[party store].include?(thing.kind) }
     thing = things.sample(random:)
-    keys = [thing.id, *draft.further(on, thing.id).map(&:key)]
+    keys = [thing.id, *draft.further(sheet_id, thing.id).map(&:key)]
     case random.rand(6)
-    when 0, 1 then draft.apply(Change::ShowAgain.new(sheet_id: on, element_id: thing.id))
-    when 2 then attach(draft, on, thing, keys, random)
-    when 3 then draft.apply(Change::TakeOffOnce.new(sheet_id: on, key: keys.sample(random:))) if keys.length > 1
-    when 4 then move(draft, on, keys.sample(random:), random)
-    else Statements::Document.new("Sort sample #{random.rand(4)} gives slip #{number} to #{thing.name}").into(draft, sheet_id: on)
+    when 0, 1 then draft.apply(Change::ShowAgain.new(sheet_id:, element_id: thing.id))
+    when 2 then attach(draft, sheet_id, thing, keys, random)
+    when 3 then draft.apply(Change::TakeOffOnce.new(sheet_id:, key: keys.sample(random:))) if keys.length > 1
+    when 4 then move(draft, sheet_id, keys.sample(random:), random)
+    else Statements::Document.new("Sort sample #{random.rand(4)} gives slip #{number} to #{thing.name}").into(draft, sheet_id:)
     end
   end
 
-  def attach(draft, on, thing, keys, random)
+  def attach(draft, sheet_id, thing, keys, random)
     line = draft.relations_of(thing.id).sample(random:) or return
-    draft.apply(Change::Attach.new(sheet_id: on, line_id: line.id, role: line.ends.find { |one| one.target_id == thing.id }.role, key: keys.sample(random:)))
+    draft.apply(Change::Attach.new(sheet_id:, line_id: line.id, role: line.ends.find { |one| one.target_id == thing.id }.role, key: keys.sample(random:)))
   end
 
-  def move(draft, on, key, random)
-    placed = draft.placement(on, key)
+  def move(draft, sheet_id, key, random)
+    placed = draft.placement(sheet_id, key)
     draft.apply(Change::Arrange.new(placement_id: placed.id, to: { x: placed.x + random.rand(-300..300), y: placed.y + random.rand(-300..300), by_hand: true })) if placed.x
   end
 
@@ -97,7 +97,7 @@ class OccurrencesTest < Minitest::Test
 
   def round_trip(set)
     again = Formats::ProjectDocument.read(Formats::ProjectDocument.write(set)).set
-    assert_equal set.placements.each.map(&:to_h).sort_by { |row| row[:id] }, again.placements.each.map(&:to_h).sort_by { |row| row[:id] }
+    assert_equal(set.placements.each.map(&:to_h).sort_by { |row| row[:id] }, again.placements.each.map(&:to_h).sort_by { |row| row[:id] })
   end
 
   def test_the_last_occurrence_goes_with_its_lines_and_the_first_hands_on
@@ -112,7 +112,7 @@ class OccurrencesTest < Minitest::Test
     check(set, "handed on")
     set.advance(step(set, Change::TakeOffOnce.new(sheet_id: sheet(set), key: store.id)).effect)
     refute set.shown?(sheet(set), store.id)
-    assert_empty set.relations_of(store.id).select { |line| set.placement(sheet(set), line.id) }
+    assert_empty(set.relations_of(store.id).select { |line| set.placement(sheet(set), line.id) })
   end
 
   def test_a_process_stands_once_and_it_is_said_why
@@ -158,7 +158,7 @@ class OccurrencesTest < Minitest::Test
         draft = Change::Draft.new(Model::WorkingSet.new, ids: counter)
         Change::AddSheet.new(name: "S", notation: "joined columns", id: "sheet").apply(draft)
         6.times { |n| table(draft, "t#{n}") }
-        6.times { |n| draft.apply(Change::Add.new(kind: "serves", ends: [["thing", "t#{n}-c2"], ["other", "t#{(n * 5 + 1) % 6}-c0"]], id: "line#{n}")) unless n == 1 }
+        6.times { |n| draft.apply(Change::Add.new(kind: "serves", ends: [["thing", "t#{n}-c2"], ["other", "t#{((n * 5) + 1) % 6}-c0"]], id: "line#{n}")) unless n == 1 }
         Drawing::Arranger.new(draft, "sheet").tidy
         yield Model::WorkingSet.new.advance(draft.effect)
       end

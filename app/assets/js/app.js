@@ -48,6 +48,7 @@ if (page) {
     parts.handles = new Handles(view, selection, act);
     new Drag(view, selection, new Guides(view), act);
     parts.inplace = new InPlace(view, selection, act);
+    parts.rows.inplace = parts.inplace;
     parts.place = new Place(view, selection, act, parts.inplace, line);
     line.haunted = (groups) => view.embrace(groups.filter((group) => group.dataset.box));
     parts.travel = new Travel(view, selection);

@@ -22,9 +22,11 @@ export class InPlace {
   }
 
   // What stands on the sheet.
-  open(id) {
-    const group = thing(id) ?? line(id);
-    const form = group && this.show([...group.classList].find((name) => name.startsWith("k-"))?.slice(2));
+  //
+  // row and kind are given for what stands there as a row of a thing.
+  open(id, row = null, kind = null) {
+    const group = row ?? thing(id) ?? line(id);
+    const form = group && this.show(kind ?? [...group.classList].find((name) => name.startsWith("k-"))?.slice(2));
     if (!form) return;
     Object.assign(this, { id, fresh: null });
     form.setAttribute("aria-label", group.dataset.name ?? "");

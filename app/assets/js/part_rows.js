@@ -24,7 +24,12 @@ export class PartRows {
   get isOpen() { return !this.place.hidden; }
   owner(row) { return row.closest("g[data-element]").dataset.element; }
   row(id) { return document.querySelector(`#layer-things [data-part="${CSS.escape(id)}"]`); }
-  rows(owner) { return [...(thing(owner)?.querySelectorAll("[data-part]") ?? [])]; }
+  // Where rows stand in one order across the things, all of them.
+  rows(owner) {
+    const group = thing(owner);
+    if (!group?.dataset.across) return [...(group?.querySelectorAll("[data-part]") ?? [])];
+    return [...document.querySelectorAll("#layer-things [data-part]")].sort((one, other) => one.getBoundingClientRect().top - other.getBoundingClientRect().top);
+  }
 
   choose(row) {
     this.part = row?.dataset.part ?? null;
@@ -79,6 +84,8 @@ export class PartRows {
   async edit(row) {
     const id = row.dataset.part;
     this.choose(row);
+    const kind = thing(this.owner(row)).dataset.across;
+    if (kind) return this.inplace.open(id, row, kind);
     this.open(this.owner(row), id, row.getBoundingClientRect());
     const answer = await fetch(`${this.act.sheet}/part/${id}`, { headers: { Accept: "application/json" } }).catch(() => null);
     if (!answer?.ok || this.editing !== id || this.touched) return;
@@ -187,11 +194,19 @@ export class PartRows {
     window.addEventListener("pointerup", end);
   }
 
+  // The thing over or under which the pointer is, where rows stand in one order across the things.
+  across(event) {
+    return [...document.querySelectorAll("#layer-things > g[data-across]")].find((group) => {
+      const at = group.getBoundingClientRect();
+      return event.clientX >= at.left && event.clientX <= at.right;
+    });
+  }
+
   aim([x, y], event) {
     this.target = null;
     document.getElementById("guides").replaceChildren();
     if (Math.hypot(event.clientX - x, event.clientY - y) < THRESHOLD) return;
-    const under = document.elementFromPoint(event.clientX, event.clientY)?.closest("#layer-things > g[data-element]");
+    const under = document.elementFromPoint(event.clientX, event.clientY)?.closest("#layer-things > g[data-element]") ?? this.across(event);
     if (!under) return;
     const owner = under.dataset.element;
     const before = this.rows(owner).find((row) => { const box = row.getBoundingClientRect(); return event.clientY < box.top + box.height / 2; });

@@ -32,6 +32,8 @@ export class Selection {
     if (lighter) return this.light(lighter.dataset.light.split(" "), true);
     const row = event.target.closest("tr[data-element], li[data-element]");
     if (row) return event.shiftKey ? this.toggle(row.dataset.element) : this.choose(row.dataset.element, true);
+    const part = event.target.closest("#drawing g[data-across] [data-part]");
+    if (part) return this.choose(part.dataset.part);
     const group = event.target.closest("#drawing g[data-element]");
     if (group) return event.shiftKey ? this.toggle(group.dataset.element) : this.choose(group.dataset.element);
     if (event.target.closest("#viewport") && !event.shiftKey) this.choose("");

@@ -21,7 +21,7 @@ module Basalt
       end
 
       def next_rank(draft)
-        owner_id && ((draft.parts_of(owner_id).map { |part| part.rank || 0 }.max || 0) + 1)
+        owner_id && OrderKey.last(draft.parts_of(owner_id).map { |part| part.rank || 0 })
       end
 
       def joined(draft, description)

@@ -12,7 +12,7 @@ module Basalt
         raise Mistake, "#{owner.name} is a part of #{part.name} itself" if within?(draft, owner)
         raise Mistake, "#{owner.name} has #{part.name} already" if draft.parts_of(owner_id).any? { |other| other.kind == part.kind && other.name == part.name }
 
-        rank = (draft.parts_of(owner_id).map { |other| other.rank || 0 }.max || 0) + 1
+        rank = OrderKey.last(draft.parts_of(owner_id).map { |other| other.rank || 0 })
         draft.put(:elements, part.with(owner_id:, rank:))
       end
 

@@ -10,7 +10,19 @@ module Basalt
         Own.new(id:, owner_id:).apply(draft) unless part.owner_id == owner_id
         others = draft.parts_of(owner_id).select { |one| one.kind == part.kind && one.id != id }
         at = others.index { |one| one.id == before_id } || others.length
-        others.insert(at, draft.element(id)).each_with_index { |one, index| draft.put(:elements, one.with(rank: index + 1)) unless one.rank == index + 1 }
+        return if part.owner_id == owner_id && standing(draft, part) == at
+
+        put(draft, draft.element(id), others, at)
+      end
+
+      private
+
+      def standing(draft, part) = draft.parts_of(part.owner_id).select { |one| one.kind == part.kind }.index { |one| one.id == part.id }
+
+      def put(draft, part, others, place)
+        keys = OrderKey.among(others.map { |one| one.rank || 0 }, place)
+        rows = keys.one? ? [part] : others.insert(place, part)
+        rows.zip(keys) { |row, rank| draft.put(:elements, row.with(rank:)) unless row.rank == rank }
       end
     end
   end

@@ -12,7 +12,16 @@ module Basalt
         placed += draft.placements.differences.flat_map { |_, before, after| closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id) }
         changed = draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) }
         symbols = draft.elements.differences.flat_map { |_, before, after| [before, after].compact.select { |element| element.kind == Symbols::KIND } }
-        (placed + changed + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq.flat_map { |id| draft.keys_of(id) }.uniq
+        (placed + changed + ruled(draft, placed + changed) + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq.flat_map { |id| draft.keys_of(id) }.uniq
+      end
+
+      # Where the notation rules, an act may move whatever stands there.
+      def ruled(draft, ids)
+        sheets = draft.sheets.each.select { |sheet| sheet.notation.ruled? }
+        return [] if sheets.empty?
+
+        shown = ids.flat_map { |id| draft.sheets_of(id) + draft.base.sheets_of(id) }.to_set
+        sheets.select { |sheet| shown.include?(sheet.id) }.flat_map { |sheet| RuledSheet.moved(draft, sheet.id) }
       end
 
       def closed?(placement) = placement&.shape&.fetch("closed", nil) == true

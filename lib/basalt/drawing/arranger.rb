@@ -28,6 +28,8 @@ module Basalt
       # @param quick [Boolean] try less than what takes longest
       # @param by_hand [Boolean] whether a person asked for it, and it stays as it is then
       def tidy(only: nil, quick: false, by_hand: false)
+        return rule if notation.ruled?
+
         lay(only:, quick:, by_hand:)
         make_room(quick:, by_hand:) if only.nil? && notation.lanes?
         draft
@@ -53,6 +55,8 @@ module Basalt
       # Places what has no place, fits what has grown, and finds ways for lines without one; all
       # else stays as it is.
       def complete
+        return rule if notation.ruled?
+
         @context.survey
         unplaced.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
         grown = draft.things_on(sheet_id).select { |thing| outgrown?(thing) }.each { |thing| grow(placement(thing.id), *notation.size(draft, thing)) }.to_set(&:id)
@@ -62,13 +66,21 @@ module Basalt
       end
 
       # Gives a line the way that somebody drew, and keeps it.
-      def keep(line_id, points) = @edge_routing.keep(line_id, points)
+      #
+      # @raise [Mistake] where lines go as the notation has it
+      def keep(line_id, points)
+        raise Mistake, "a line of #{notation.name} goes from row to row, and no other way" if notation.ruled?
+
+        @edge_routing.keep(line_id, points)
+      end
 
       # After changes in the draft: places what is new, routes what is new or was disturbed,
       # and leaves all else alone; a sheet that nobody arranged is laid out afresh where it would be clearly better.
       #
       # @param grow [Boolean] whether to do the latter
       def follow(grow: true)
+        return rule if notation.ruled?
+
         clear_touched
         resize
         free_joined
@@ -83,6 +95,11 @@ module Basalt
       end
 
       private
+
+      def rule
+        RuledSheet.new(@context, @placement_search).settle
+        draft
+      end
 
       # Lays the sheet out once more, with room for the words that lay on other lines, as long as that helps.
       def make_room(**how)

@@ -6,7 +6,7 @@ module Basalt
   module Drawing
     # The model as one sheet draws it: every occurrence of an element is a thing of its own there, known by its key (see
     # Model::Placement#key), and a line joins what stands for its ends: the occurrence that it was put at, or the owner of
-    # a part. Whatever lays out, routes and draws asks this and meets neither occurrences nor parts.
+    # a part. Where the notation rules, everything stands where the geometry has it. Whatever lays out, routes and draws asks this and meets neither occurrences nor parts.
     class AsDrawn < SimpleDelegator
       # @param set [Model::WorkingSet, Model::PinnedSet, Change::Draft]
       # @return [AsDrawn, Object] the set itself where the sheet draws it as it is
@@ -17,7 +17,10 @@ module Basalt
       end
 
       def self.needed?(set, sheet_id)
-        set.is_a?(AsDrawn) || set.placements.ids_by(:again, sheet_id).any? || set.sheets[sheet_id]&.notation&.ends_at_parts? || false
+        return true if set.is_a?(AsDrawn) || set.placements.ids_by(:again, sheet_id).any?
+
+        notation = set.sheets[sheet_id]&.notation
+        notation ? notation.ends_at_parts? || notation.ruled? : false
       end
       private_class_method :needed?
 
@@ -26,6 +29,22 @@ module Basalt
         @set = set
         @sheet_id = sheet_id
         @notation = set.sheets[sheet_id].notation
+      end
+
+      # Things may stand elsewhere from now on.
+      def renew = @geometry = @places = nil
+
+      # @return [Geometry] of the sheet as it is now, where the notation rules
+      def geometry = @geometry ||= @notation.geometry(@set, @sheet_id)
+
+      def placement(sheet_id, key)
+        placed = @set.placement(sheet_id, key)
+        placed && sheet_id == @sheet_id ? ruled(placed) : placed
+      end
+
+      def placements_on(sheet_id)
+        found = @set.placements_on(sheet_id)
+        @notation.ruled? && sheet_id == @sheet_id ? found.map { |placed| ruled(placed) } : found
       end
 
       # @return [AsDrawn] what the draft was tried over
@@ -72,6 +91,16 @@ module Basalt
       def element_id(key) = occurrence(key)&.element_id || key
 
       private
+
+      def ruled(placed)
+        return placed unless @notation.ruled?
+
+        @places ||= geometry.places
+        place = @places[placed.key]
+        return placed.with(**place) if place
+
+        @set.element(placed.element_id)&.description&.figure ? placed : placed.with(x: nil, route: nil)
+      end
 
       def occurrence(key)
         placed = @set.placements[key]

@@ -169,6 +169,12 @@ module Basalt
       # @return [Layout::Terminal] where it can end at a thing
       def terminal(_set, _thing, placement, _line) = Layout::BoxTerminal.new(placement.box)
 
+      # @return [Geometry, nil] that has a place for everything of a sheet; nil where things are arranged
+      def geometry(_set, _sheet_id) = nil
+
+      # @return [Boolean] whether there is one
+      def ruled? = false
+
       # @return [Boolean] whether lines may end at parts of things
       def ends_at_parts? = false
 

@@ -34,7 +34,7 @@ module Basalt
       # @return [Array<Item>] of some only, and what always may have changed with them
       def pieces(keys)
         keys |= keys.filter_map { |id| set.element(id) }.select(&:relation?).filter_map { |line| parallels.of(line).first&.id } if sheet.folded?
-        [Furniture.item(self), waiting] + keys.flat_map { |id| set.placements.by(:spot, [sheet.id, id]) }.flat_map { |placement| items_of(placement) }
+        [Furniture.item(self), waiting] + keys.filter_map { |key| set.placement(sheet.id, key) }.flat_map { |placement| items_of(placement) }
       end
 
       # @return [Array<Item>]
@@ -104,7 +104,7 @@ module Basalt
       def thing_data(element, placement)
         { box: Shapes.numbers(placement.x, placement.y, placement.w, placement.h), name: element.name, pinned: placement.pinned || nil,
           sizable: (notation.sizable?(element) && !nesting.boundary?(element.id)) || nil, in: nesting.parent(element.id),
-          of: (placement.element_id if placement.again?) }.compact
+          across: (set.geometry.row_kind if notation.ruled?), of: (placement.element_id if placement.again?) }.compact
       end
 
       def thing_title(element, placement) = "#{element.noun} #{element.name}#{', once more' if placement.again?}"

@@ -106,7 +106,7 @@ module Basalt
 
       def alone?(set, thing, notation)
         placed = set.placement(@sheet_id, thing.id)
-        return false if placed.by_hand || placed.pinned || Nesting.new(set, @sheet_id).parent(thing.id)
+        return false if notation.ruled? || placed.by_hand || placed.pinned || Nesting.new(set, @sheet_id).parent(thing.id)
 
         set.relations_of(thing.id).none? { |line| notation.draws_line?(set, line) && set.drawn_between?(@sheet_id, line) }
       end

@@ -26,7 +26,7 @@ module Basalt
       def of(set, who_id) = set.relations_of(who_id, "activity").select { |one| one.target("who") == who_id }
 
       # @return [Array<Model::Element>] in the order of their rows
-      def sorted(activities) = activities.sort_by { |one| [one["row"] || one.ordinal, one.ordinal] }
+      def sorted(activities) = activities.sort_by { |one| [Change::Reorder.key(one), one.ordinal] }
 
       # @return [String, nil] whom something is given to; nil where nobody gets it
       def receiver(activity) = activity.target("to") == activity.target("who") ? nil : activity.target("to")

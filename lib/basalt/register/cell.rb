@@ -17,6 +17,7 @@ module Basalt
         when Columns::OWNER then @set.element(element.owner_id)&.name.to_s
         when "container" then place(element)
         when "assumed" then element.assumed ? "yes" : ""
+        when element.description.ordered || :none then places(element)[element.id].to_s
         when /\Aend / then open?(element) ? "" : @set.element(joined(element).target_id)&.name.to_s
         else @column.role ? joined(element).facts[@column.fact.name].to_s : shown(element[@column.key])
         end
@@ -63,9 +64,12 @@ module Basalt
 
       # Those of its kind on the sheet, in order.
       def siblings(element)
-        fact = element.description.ordered
-        @siblings ||= @sheet.notation.lines_on(@set, @sheet.id).select { |one| one.kind == element.kind }.sort_by { |one| [one[fact] || one.ordinal, one.ordinal] }.map(&:id)
+        alike = @sheet.notation.lines_on(@set, @sheet.id).select { |one| one.kind == element.kind }
+        alike.sort_by { |one| [Change::Reorder.key(one), one.ordinal] }.map(&:id)
       end
+
+      # @return [Hash{String => Integer}] the places of what is in order, by id
+      def places(element) = @places ||= siblings(element).each_with_index.to_h { |id, index| [id, index + 1] }
 
       def contained(element, id)
         element.description.moving ? element.description.moving.new(id: element.id, container_id: id) : Change::Set.new(id: element.id, fact: "container", value: id)

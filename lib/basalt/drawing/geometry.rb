@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # Where everything of a sheet stands, worked out of the model alone: for notations in which a place says something.
+    # What is dropped or sized there alters the model, and the places follow.
+    class Geometry
+      # @param set [AsDrawn, Model::WorkingSet, Model::PinnedSet, Change::Draft]
+      def initialize(set, sheet_id)
+        @set = set
+        @sheet_id = sheet_id
+      end
+
+      # @return [Hash{String => Hash}] by key of a thing +x+, +y+, +w+ and +h+ in px, by id of a line its +route+
+      def places = raise(NotImplementedError)
+
+      # @return [String, nil] kind of what the rows of things stand for, where these are in one order across the things
+      def row_kind = nil
+
+      # @param key [String] of a thing that was dropped
+      # @param _x [Numeric] where its left side came to, px
+      # @param _y [Numeric] where its top came to, px
+      # @return [Array<#apply>] what that means
+      # @raise [Mistake] where it means nothing
+      def dropped(key, _x, _y) = refuse(key)
+
+      # @param row_id [String] of what a row of a thing stands for
+      # @param _owner_key [String] of the thing it was dropped on
+      # @param _before_id [String, nil] of the row it was dropped in front of
+      # @return [Array<#apply>]
+      # @raise [Mistake]
+      def row_dropped(row_id, _owner_key, _before_id) = refuse(row_id)
+
+      # @return [Array<#apply>] what it means that a thing was given a size
+      # @raise [Mistake]
+      def sized(key, _width, _height) = refuse(key)
+
+      private
+
+      attr_reader :set, :sheet_id
+
+      def refuse(key)
+        sheet = set.sheets[sheet_id]
+        raise Mistake, "#{set.element(key).name} stands where the #{sheet.notation_name} of the sheet have it; say what is to be otherwise"
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    # A sheet whose notation rules where everything stands: nothing of it is settled or routed. What the geometry has no
+    # place for, such as captions, is arranged as elsewhere.
+    class RuledSheet
+      # @return [Array<String>] keys of what stands elsewhere, or came or went, in a draft
+      def self.moved(draft, sheet_id)
+        before, after = [draft.base, draft].map { |set| places(set, sheet_id) }
+        (before.keys | after.keys).reject { |key| before[key] == after[key] }
+      end
+
+      # @return [Hash{String => Hash}] (see Geometry#places)
+      def self.places(set, sheet_id)
+        sheet = set.sheets[sheet_id] or return {}
+        sheet.notation.geometry(set, sheet_id)&.places || {}
+      end
+
+      # @param context [LayoutContext]
+      # @param placement_search [PlacementSearch]
+      def initialize(context, placement_search)
+        @context = context
+        @draft = context.draft
+        @placement_search = placement_search
+      end
+
+      def settle
+        sheet_id = @context.sheet_id
+        @draft.renew
+        self.class.places(@draft, sheet_id).each_key { |key| Change::Show.new(sheet_id:, element_id: key).apply(@draft) }
+        @draft.renew
+        @context.renew
+        @draft.placements_on(sheet_id).select { |placed| placed.box.nil? && placed.route.nil? && !@draft.element(placed.key).relation? }
+              .sort_by(&:ordinal).each { |placed| @placement_search.settle(placed) }
+      end
+    end
+  end
+end
