@@ -184,11 +184,20 @@ module Store
 
     def ghost(draft, sheet_id, contents)
       Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: spatial_index(draft, sheet_id)).follow(grow: false)
-      fresh = draft.placements.differences.filter_map { |_, before, after| after if before.nil? || (after && before.route != after.route) }
+      fresh = draft.placements.differences.filter_map { |_, before, after| after.key if after&.sheet_id == sheet_id && (before.nil? || before.route != after.route) }
       scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents:)
-      fresh.select { |placement| placement.sheet_id == sheet_id }.first(MOST_GHOSTS).flat_map { |placement| scene.items_of(placement) }
+      (fresh | ruled(draft, sheet_id)).first(MOST_GHOSTS).filter_map { |key| scene.set.placement(sheet_id, key) }.flat_map { |placement| scene.items_of(placement) }
     ensure
       @spatial_indexes[sheet_id]&.renew(@set, Basalt::Drawing::Affected.by(draft))
+    end
+
+    # What would stand elsewhere where the notation has a place for everything.
+    def ruled(draft, sheet_id)
+      return [] unless draft.sheets[sheet_id].notation.ruled?
+
+      came = Basalt::Drawing::RuledSheet.places(draft, sheet_id).keys - Basalt::Drawing::RuledSheet.places(draft.base, sheet_id).keys
+      altered = draft.elements.differences.flat_map { |_, _, after| after ? after.targets : [] }
+      came | altered.select { |id| draft.shown?(sheet_id, id) }
     end
 
     # Somebody else's acts, of this process or another, are followed one by one.

@@ -20,7 +20,7 @@ module Drawings
       scene = Basalt::Drawing::Scene.new(set, sheet_id, findings:, images:)
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
       bare = Basalt::Drawing::SVG.document(scene, description: "")
-      reading = only ? "" : Basalt::Statements::Unparser.new(set).reading(sheet_id).flatten(1).flat_map(&:last).join(". ")
+      reading = only ? "" : Basalt::Statements::Unparser.new(set).sentences(sheet_id).flat_map(&:last).join(". ")
       on(ground, Basalt::Drawing::SVG.document(scene, description: reading, faces: Fonts.rules(bare.scan(/>([^<]+)</).join.chars.uniq)))
     end
 

@@ -40,7 +40,7 @@ class ProcessPagesTest < Minitest::Test
     act(table, "cells", kind: "activity", cells: JSON.generate([[first.id, "row", "soon"]]))
     assert_match "row is a whole number", CGI.unescapeHTML(last_response.body)
     assert_equal [second.id, first.id], Basalt::Process::Acts.sorted(set.of_kind("activity")).first(2).map(&:id)
-    act(table, "rows/#{thing('Caller', 'party').id}", by: 1)
+    act(table, "rows/#{thing('Leak response', 'process').id}", by: 1)
     assert_match "no place among others", last_response.body
     post("#{base}/sheets/#{table.id}/undo", { token: }, "HTTP_HX_REQUEST" => "true")
     assert_equal [first.id, second.id], Basalt::Process::Acts.sorted(set.of_kind("activity")).first(2).map(&:id)

@@ -134,6 +134,38 @@ class BriefTest < Minitest::Test
     assert_css "#facts li", text: "R1 A request is kept."
   end
 
+  # The drawn table: what is dropped elsewhere is elsewhere in the model.
+  def test_lanes_and_rows_are_dropped_where_they_belong
+    @project = project("project Tarnwater\nsheet Table: activities\noutsider Resident\nrole Clerk\nrole Engineer\n" \
+                       "Resident asks, giving request to Clerk\nClerk notes it, processing\nEngineer mends it\nClerk files it")
+    open_sheet(@project, "Table")
+    latency(0.06)
+    drag(thing("Resident").find("text", text: "Resident"), 700, 0)
+    assert_equal %w[Clerk Engineer Resident], settled_lanes
+    row = find("[data-part]", text: "files it")
+    row.click
+    over = find("[data-part]", text: "mends it").native
+    page.driver.browser.action.click_and_hold(row.native).move_to(over, 0, -6).release.perform
+    settled
+    rows = Basalt::Process::Acts.sorted(set.of_kind("activity"))
+    assert_equal ["asks", "notes it", "files it", "mends it"], rows.map(&:name)
+    assert_equal "Engineer", set.element(rows[2].target("who")).name
+    find("[data-part]", text: "notes it").double_click
+    type "writes it down\n"
+    settled
+    assert_equal "writes it down", set.element(rows[1].id).name
+    find("#viewport").send_keys([:control, "z"])
+    find("#viewport").send_keys([:control, "z"])
+    assert_selector "[data-part]", text: "notes it"
+    settled
+    assert_equal ["asks", "notes it", "mends it", "files it"], Basalt::Process::Acts.sorted(set.of_kind("activity")).map(&:name)
+  end
+
+  def settled_lanes
+    settled
+    set.of_kind("party").sort_by { |one| Basalt::Change::Reorder.key(one) }.map(&:name)
+  end
+
   def test_rows_of_the_table_are_filled_in_moved_and_grouped
     @project = project("project Tarnwater\nprocess Move\nprocess Take request in Move\nsheet Table: activities, about Move\noutsider Resident\nrole Clerk\n" \
                        "Resident asks, giving request to Clerk\nClerk notes it, processing")

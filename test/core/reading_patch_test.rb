@@ -22,7 +22,7 @@ class ReadingPatchTest < Minitest::Test
     sample = model(File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__)))
     sample.sheet_list.each do |sheet|
       joined, there = S::Unparser.new(sample).reading(sheet.id)
-      assert(joined.all? { |id, _| sample.element(id).relation? } && there.none? { |id, _| sample.element(id).relation? }, sheet.name)
+      assert(joined.all? { |id, _| id.nil? || sample.element(id).relation? } && there.none? { |id, _| sample.element(id).relation? }, sheet.name)
       assert_equal S::Unparser.new(sample).sheet(sheet.id).sort, (joined + there).flat_map(&:last).sort, sheet.name
     end
   end

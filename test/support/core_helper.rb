@@ -43,11 +43,22 @@ module CoreHelper
   def facts(set)
     name = ->(id) { id && [set.element(id).kind, set.element(id).noun, set.element(id).name, set.element(id).container_id && set.element(set.element(id).container_id).name] }
     elements = set.elements.each.map do |e|
-      [e.kind, e.name, name.(e.owner_id), name.(e.container_id), e.facts.sort, e.assumed, e.ends.map { |x| [x.role, name.(x.target_id), x.facts.sort] }]
+      [e.kind, e.name, name.(e.owner_id), name.(e.container_id), e.facts.except(*ORDER).sort, e.assumed, e.ends.map { |x| [x.role, name.(x.target_id), x.facts.sort] }]
     end
     sheets = set.sheet_list.map do |s|
       [s.to_h.except(:id, :ordinal, :subject_id), name.(s.subject_id), set.things_on(s.id).map { |e| name.(e.id) }.sort_by(&:inspect)]
     end
-    [set.project, elements.sort_by(&:inspect), sheets]
+    [set.project, elements.sort_by(&:inspect), sheets, order(set)]
+  end
+
+  # Keys by which rows are in order; what they say is the order.
+  ORDER = %w[row lane].freeze
+
+  def order(set)
+    ordered = Model::Catalogue.kinds.values.select(&:ordered).map(&:name)
+    set.sheet_list.flat_map do |sheet|
+      here = (set.things_on(sheet.id) + set.relations_on(sheet.id)).select { |element| ordered.include?(element.kind) }
+      here.group_by(&:kind).sort.map { |kind, list| [sheet.name, kind, list.sort_by { |element| [Change::Reorder.key(element), element.ordinal] }.map(&:name)] }
+    end
   end
 end

@@ -162,8 +162,11 @@ module Basalt
 
       def rejoined?(line)
         before = draft.base.element(line.id) or return false
-        before.endpoints != line.endpoints || line.endpoints.any? { |key| draft.base.placement(sheet_id, key)&.id != placement(key)&.id }
+        before.endpoints != line.endpoints || line.endpoints.any? { |key| another?(draft.base.placement(sheet_id, key), placement(key)) }
       end
+
+      # Another occurrence leads now.
+      def another?(before, after) = before && after && before.id != after.id
 
       # What it joins stands elsewhere; a bus that became longer still has the line where it ends.
       def moved?(line)

@@ -25,11 +25,13 @@ module Basalt
       LANE = field("lane", :integer, range: ORDER, internal: true)
 
       ALL = [
-        Model::Kind.new(name: "party", serving: true, marked: ->(text) { Wording.titled(text) }, plural: "parties", role: "standing", brief: ["nature"],
+        Model::Kind.new(name: "party", serving: true, ordered: "lane", marked: ->(text) { Wording.titled(text) }, plural: "parties", role: "standing", brief: ["nature"],
                         nouns: { OUTSIDER => { "standing" => OUTSIDER }, ROLE => { "standing" => ROLE } },
                         fields: [field("standing", :choice, choices: [OUTSIDER, ROLE]), field("nature", :choice, choices: NATURES),
                                  field("decided", :text, label: "decided, because"), LANE]),
-        Model::Kind.new(name: "system", marked: ->(text) { Wording.titled(text) }, plural: "systems", nouns: { "system" => {} }, fields: [field("owner", :text), field("purpose", :text), LANE]),
+        Model::Kind.new(name: "system", ordered: "lane", marked: ->(text) {
+          Wording.titled(text)
+        }, plural: "systems", nouns: { "system" => {} }, fields: [field("owner", :text), field("purpose", :text), LANE]),
         Model::Kind.new(name: "process", marked: ->(text) { Wording.done(text) }, plural: "processes", nouns: { "process" => {} }, containers: ["process"], brief: ["performer"],
                         distinct_by: ["container"], moving: Moving,
                         fields: [field("performer", :text, label: "done by"), field("purpose", :text), field("position", :integer, range: 1..9999)]),

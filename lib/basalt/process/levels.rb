@@ -22,6 +22,12 @@ module Basalt
         found
       end
 
+      # @return [Array<String>] ids of the processes that something is within, from the first below the topmost inwards
+      def around(set, element)
+        found = chain(set, element.container_id).reverse
+        found.length > 1 ? found.drop(1) : found
+      end
+
       # The number of a process as its place among its siblings gives it: 1.0 on the first level,
       # 1.1, 1.1.1 beneath (DeMarco, "Structured Analysis and System Specification", 1978); none
       # for the process that the context is about.

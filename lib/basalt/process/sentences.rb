@@ -34,8 +34,8 @@ module Basalt
       def self.quality(...) = Statements::Quality.new(...)
 
       # A quality that puts something into a process.
-      def self.contained(kind, word, &moving)
-        quality(kind, "#{word} <container:thing(process)>", take: moving, tell: ->(unparser, element) { element.container_id ? [[word, unparser.thing(element.container_id)]] : [] },
+      def self.contained(kind, word, blocks: nil, &moving)
+        quality(kind, "#{word} <container:thing(process)>", take: moving, blocks:, tell: ->(unparser, element) { element.container_id ? [[word, unparser.thing(element.container_id)]] : [] },
                                                             clear: ->(context, element) { context.set(element.id, "container", nil) })
       end
 
@@ -47,6 +47,9 @@ module Basalt
 
       APART = quality("process", "apart", take: ->(context, process, _) { context.set(process.id, "container", nil) }, clear: ->(*) {},
                                           tell: ->(unparser, process) { Levels.apart?(unparser.set, process) ? [["apart"]] : [] })
+      # Rows are told in their order; a number is read as a place among those that were numbered.
+      ROW = quality("activity", "row <row:integer>", take: ->(context, activity, said) { context.set(activity.id, "row", said[:row].to_i * Change::OrderKey::ROOM) }, tell: ->(*) { [] },
+                                                     clear: ->(*) {})
       GIVING = quality("activity", "giving <gives:words> [to <receiver:thing(#{DOERS})>]", take: ->(context, activity, said) { Acts.give(context, activity, said) },
                                                                                            tell: ->(unparser, activity) { Acts.given(unparser, activity) },
                                                                                            clear: ->(context, activity) { Acts.keep(context, activity) })
@@ -57,8 +60,8 @@ module Basalt
         quality("system", "owned by <owner:words>"), quality("store", "holds <holds:words>"), quality("information", "meaning <meaning:words>"),
         chosen("party", "a|an <nature:nature>", "nature") { |nature| [English.article(nature), nature] },
         quality("flow", "over <protocol:words>"), quality("flow", "owned by <owner:words>"), chosen("flow", "state <state:flow_state>", "state") { |state| ["state", state] },
-        quality("activity", "processing", fact: "processing"), GIVING, quality("activity", "when <occasion:words>"), quality("activity", "row <row:integer>"),
-        contained("activity", "within") { |context, activity, said| context.set(activity.id, "container", said[:container].id) }
+        quality("activity", "processing", fact: "processing"), GIVING, quality("activity", "when <occasion:words>"), ROW,
+        contained("activity", "within", blocks: ->(set, activity) { Levels.around(set, activity) }) { |context, activity, said| context.set(activity.id, "container", said[:container].id) }
       ].freeze
     end
   end

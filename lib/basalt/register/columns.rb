@@ -44,9 +44,9 @@ module Basalt
         [*description.fields.values.reject(&:internal), *row(description)].map { |field| Column.new(key: field.name, title: field.title, type: field.type, choices: field.choices, fact: field) }
       end
 
-      # The place of what is in order among others.
+      # The place of a relation that is in order among others.
       def row(description)
-        description.ordered ? [Model::Field.new(name: description.ordered, type: :integer, range: 1..99_999)] : []
+        description.ordered && description.relation? ? [Model::Field.new(name: description.ordered, type: :integer, range: 1..99_999)] : []
       end
 
       def place(description)

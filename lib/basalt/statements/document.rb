@@ -33,11 +33,12 @@ module Basalt
       # @raise [Misread] with the line number; of several lines all of them
       def into(draft, sheet_id: nil)
         @misread = {}
+        @pieces = Blocks.of(@lines)
         declare(draft)
         context = Context.new(draft, sheet_id:)
         later = []
-        each_statement do |line, number|
-          on_line(number) { at_once?(line, context) || opening?(line, context) ? Line.take(line, context) : later << [line, number, context.sheet_id] }
+        each_statement do |line, number, piece|
+          on_line(number) { at_once?(line, context, piece) || opening?(line, context, piece) ? Line.take(line, context) : later << [piece, number, context.sheet_id] }
         end
         last = later.reject { |line| take_on(context, *line) { |form| !form.late? } || @misread.key?(line[1]) }
         last.each { |line| take_on(context, *line) { true } }
@@ -49,7 +50,9 @@ module Basalt
       private
 
       # A declaration is taken where it stands, unless it says what the thing is joined to.
-      def at_once?(line, context)
+      def at_once?(line, context, piece)
+        return false if piece.head
+
         form, _, joined = Declaration.of(line, context)
         return !form.nil? unless joined
 
@@ -57,13 +60,17 @@ module Basalt
         read.nil? || (!read.declares.nil? && said.fetch(:qualities, []).none? { |quality, _| quality.late? })
       end
 
-      def take_on(context, line, number, sheet_id, &)
+      def take_on(context, piece, number, sheet_id, &)
         context.sheet_id = sheet_id
-        on_line(number) { Line.take(line, context, &) }
+        on_line(number) do
+          Line.take(Blocks.whole(piece, context), context, &)
+        rescue Misread => e
+          raise piece.head ? Blocks.told_of(piece, e) : e
+        end
       end
 
       def each_statement
-        @lines.each.with_index(1) { |line, number| yield line, number unless Line.empty?(line) }
+        @pieces.each.with_index(1) { |piece, number| yield piece.text, number, piece unless Line.empty?(piece.text) || piece.mark == :close }
       end
 
       # The first pass makes what is declared, without qualities. What is told from its
@@ -71,7 +78,9 @@ module Basalt
       def declare(draft)
         context = Context.new(draft)
         waiting = []
-        each_statement do |line, number|
+        each_statement do |line, number, piece|
+          next if piece.head
+
           on_line(number) do
             form, said, joined = Declaration.of(line, context)
             next unless form
@@ -90,8 +99,10 @@ module Basalt
       end
 
       # Lines that say on what the following stand keep their place.
-      def opening?(line, context)
-        line.match?(/\A\s*(project|sheet)\s/) && CommonForms::OPENINGS.include?(Line.read(line, context)[1])
+      def opening?(line, context, piece)
+        raise Misread.new("a block is closed with “#{Blocks::CLOSE}” before the next sheet") if piece.head && line.match?(/\A\s*sheet\s.*:/)
+
+        piece.head.nil? && line.match?(/\A\s*(project|sheet)\s/) && CommonForms::OPENINGS.include?(Line.read(line, context)[1])
       end
 
       def placed?(form) = form.declares[0].distinct_by.include?("container")

@@ -6,14 +6,17 @@ module Basalt
     # context and the captured values. +declares+ is the kind and facts it makes; +retract+ takes
     # back what the sentence said, all of it or what another sentence in its place does not say.
     class Form
-      def initialize(source, declares: nil, retract: nil, late: false, &action)
+      def initialize(source, declares: nil, retract: nil, late: false, heads: nil, &action)
         @late = late
+        @heads = heads
         @source = source
         @declares = declares
         @retract = retract
         @action = action
       end
 
+      # @return [Quality, nil] what the lines say of a block that it opens
+      attr_reader :heads
       attr_reader :source, :declares, :retract, :action
 
       # @return [Boolean] whether in a text it is understood after all others, whatever its place

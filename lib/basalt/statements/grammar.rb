@@ -7,7 +7,7 @@ module Basalt
       class << self
         # @return [Array<Form>]
         def forms
-          @forms ||= (CommonForms::ALL + declarations + Families.gather(:forms)).freeze
+          @forms ||= (CommonForms::ALL + declarations + Families.gather(:forms) + block_heads).freeze
         end
 
         # @return [Array<Form>] forms to try for a line that begins with this word
@@ -31,6 +31,9 @@ module Basalt
           end
           @qualities[kind]
         end
+
+        # @return [Set<String>] words with which a line begins that opens a block
+        def block_words = @block_words ||= Families.gather(:qualities).select(&:blocks).flat_map { |quality| first_words(quality.nodes) }.to_set
 
         # @return [Set<String>] words with which a quality that waits begins
         def late_words
@@ -66,6 +69,9 @@ module Basalt
         end
 
         private
+
+        # The head of a block does nothing by itself: its lines say it.
+        def block_heads = Families.gather(:qualities).select(&:blocks).map { |quality| Form.new("#{quality.source} :", heads: quality) { |*| nil } }
 
         def declarations
           Model::Catalogue.nouns.map do |noun, (kind, facts)|

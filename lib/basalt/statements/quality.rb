@@ -12,9 +12,12 @@ module Basalt
       # @param take [#call, nil] gets context, element and captures
       # @param tell [#call, nil] gets unparser and element, returns arrays of parts
       # @param clear [#call, nil] gets context and element, and takes back what was said
+      # @param blocks [#call, nil] gets set and element and returns the ids of what it is in by this quality, the outermost first:
+      #   what several say of the same stands in a block (see Blocks)
       # @param late [Boolean] whether it joins to something else: in a text it waits until everything is declared
-      def initialize(kinds, source, fact: nil, take: nil, tell: nil, clear: nil, late: false)
+      def initialize(kinds, source, fact: nil, take: nil, tell: nil, clear: nil, late: false, blocks: nil)
         @late = late
+        @blocks = blocks
         @kinds = Array(kinds)
         @source = source
         @fact = fact
@@ -23,7 +26,7 @@ module Basalt
         @clear = clear
       end
 
-      attr_reader :kinds, :source
+      attr_reader :kinds, :source, :blocks
 
       def late? = @late
       def nodes = @nodes ||= Pattern.compile(source)

@@ -19,23 +19,39 @@ module Basalt
       def initialize(set, sheet_id, before, after)
         @set = set
         @sheet_id = sheet_id
-        @before = before.map(&:strip)
-        @after = after.map(&:strip)
+        @lines = { before:, after: }
         @refused = []
+        @made = {}
       end
 
       attr_reader :refused
 
       # @return [Change::Draft]
       def into(draft)
+        return draft unless whole
+
         @told = Unparser.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
         struck, rest = hunks.partition { |hunk| hunk.text.nil? }
         say_all(draft, rest.sort_by { |hunk| [turn(hunk), hunk.index] })
         struck.each { |hunk| attempt(draft, hunk) { |trial| delete(trial, hunk.old) } }
+        MovedLines.new(draft, @sheet_id, @after.each_with_index.map { |line, index| @made[index] || @told[line] }).settle
         draft
       end
 
       private
+
+      # Sentences as they would stand outside of blocks; what opens and closes these tells nothing by itself.
+      #
+      # @return [Boolean] whether all blocks are closed; otherwise nothing is taken
+      def whole
+        @before, @after = @lines.values_at(:before, :after).map do |lines|
+          Blocks.of(lines).map { |piece| piece.mark ? "" : Blocks.whole(piece, context(@set)).strip }
+        end
+        true
+      rescue Misread => e
+        @refused << Refused.new(index: e.line - 1, text: @lines[:after][e.line - 1].to_s.strip, reason: e.on_line(nil).message)
+        false
+      end
 
       # What is known is altered under the name it has before it gets another.
       def turn(hunk)
@@ -108,7 +124,8 @@ module Basalt
       def attempt(draft, hunk)
         trial = Change::Draft.new(draft)
         yield trial
-        trial.effect
+        effect = trial.effect
+        @made[hunk.index] = MovedLines.told_by(effect) if hunk.text
         draft.merge(trial)
         true
       rescue Mistake => e
@@ -116,9 +133,11 @@ module Basalt
       end
 
       def refuse(hunk, error)
-        @refused << Refused.new(index: hunk.index || @after.length, text: hunk.text || hunk.old, reason: (error.is_a?(Misread) ? error.on_line(nil) : error).message)
+        @refused << Refused.new(index: hunk.index || @after.length, text: written(hunk), reason: (error.is_a?(Misread) ? error.on_line(nil) : error).message)
         false
       end
+
+      def written(hunk) = hunk.text ? @lines[:after][hunk.index].strip : hunk.old
 
       # One sentence may need what another makes: those that fail are tried again after the rest.
       def say_all(draft, hunks)

@@ -23,30 +23,37 @@ module Basalt
 
       attr_reader :set
 
-      # @return [String] the whole project
+      # @return [String] the whole project, with blocks
       def project
         ([set.project && say("project", name(set.project))] + loose + set.sheet_list.flat_map { |sheet| ["", opening(sheet)] + sheet(sheet.id) })
           .compact.join("\n").strip.concat("\n")
       end
 
-      # @return [Array<String>] the sentences of one sheet
-      def sheet(sheet_id) = sentences(sheet_id).flat_map(&:last)
+      # @return [Array<String>] the sentences of one sheet, with blocks
+      def sheet(sheet_id) = Blocks.around(self, sentences(sheet_id)).flat_map(&:last)
 
       # @return [Array<Array(String, Array<String>)>] id of an element, and the sentences about it, in order
       def sentences(sheet_id)
         @context.sheet_id = sheet_id
-        known, fresh = set.things_on(sheet_id).partition { |thing| @told[thing.id] }
+        known, fresh = in_order(set.things_on(sheet_id)).partition { |thing| @told[thing.id] }
         things = known + fresh
         told = things.map { |thing| [thing.id, declaration(thing)] }
-        told += set.relations_on(sheet_id).reject { |relation| told_elsewhere?(sheet_id, relation) }.map { |relation| [relation.id, tell(relation)] }
+        told += in_order(set.relations_on(sheet_id)).reject { |relation| told_elsewhere?(sheet_id, relation) }.map { |relation| [relation.id, tell(relation)] }
         told += things.map { |thing| [thing.id, emphasis(sheet_id, thing)] }
         told.reject { |_, lines| lines.empty? }
       end
 
       # What joins things comes first: it is what people who know the matter read. All of it is read back in any order.
       #
-      # @return [Array<Array<Array(String, Array<String>)>>] the sentences of what is joined, and of what there is (see #sentences)
-      def reading(sheet_id) = sentences(sheet_id).partition { |id, _| set.element(id).relation? }
+      # @return [Array<Array<Array(String, Array<String>)>>] the sentences of what is joined, and of what there is (see
+      #   #sentences), with blocks; a line that opens or closes one has no id
+      def reading(sheet_id) = sentences(sheet_id).partition { |id, _| set.element(id).relation? }.map { |told| Blocks.around(self, told) }
+
+      # @return [String] what opens a block in which the quality says that things are in this
+      def block_head(quality, element_id)
+        words = quality.nodes.flat_map { |node| node.is_a?(Pattern::Slot) ? [thing(element_id)] : node.words.first(1) }
+        say(*words, :colon).delete_suffix(":")
+      end
 
       # @return [Array<String>] everything said of one element
       def tell(element)
@@ -90,6 +97,9 @@ module Basalt
       end
 
       private
+
+      # What is in order among others of its kind is told in that order.
+      def in_order(elements) = elements.sort_by { |element| [element.description.ordered ? Change::Reorder.key(element) : element.ordinal, element.ordinal] }
 
       # What another sheet draws as a line, and this one does not, is told there.
       def told_elsewhere?(sheet_id, relation)

@@ -15,7 +15,7 @@ module Basalt
         def initialize(set, sheet_id)
           super
           things = set.things_on(sheet_id).select { |thing| KINDS.include?(thing.kind) }
-          @things = things.sort_by { |thing| [thing["lane"] || thing.ordinal, thing.ordinal] }
+          @things = things.sort_by { |thing| [Change::Reorder.key(thing), thing.ordinal] }
           @rows = Acts.sorted(set.relations_on(sheet_id).select { |one| one.kind == "activity" })
           @lanes = @things.to_h { |thing| [thing.id, Lane.new(set, thing, @rows.select { |row| row.target("who") == thing.id })] }
         end
@@ -54,7 +54,7 @@ module Basalt
           others = @things - [moved]
           middle = x + (@lanes[key].width / 2)
           place = others.count { |thing| middles[thing.id] < middle }
-          keys = Change::OrderKey.among(others.map { |thing| thing["lane"] || thing.ordinal }, place)
+          keys = Change::OrderKey.among(others.map { |thing| Change::Reorder.key(thing) }, place)
           return [] if @things.index(moved) == place
 
           (keys.one? ? [moved] : others.insert(place, moved)).zip(keys).map { |thing, order| Change::Set.new(id: thing.id, fact: "lane", value: order.to_s) }
