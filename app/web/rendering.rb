@@ -82,7 +82,7 @@ module Web
     LETTERS = %w[t l n].freeze
 
     # @return [Array<String>] ids of groups and rows that are no longer there
-    def gone(project, sheet, outcome, scene)
+    def gone(_project, sheet, outcome, scene)
       taken_off = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.map(&:id)
       hidden = outcome.affected.filter_map { |key| scene.set.placement(sheet.id, key) }.select { |placed| scene.items_of(placed).empty? }.map(&:id)
       struck = outcome.effect.on(:elements).select { |d| d.after.nil? }.map { |d| "r#{d.id}" }

@@ -19,7 +19,7 @@ module Basalt
         Model::Kind.new(name: "serves", plural: "what serves what", ends: { "thing" => Model::Kind::ANYTHING, "other" => Model::Kind::ANYTHING }),
         Model::Kind.new(name: "source", plural: "sources", nouns: { "source" => {} }, fields: [field("origin", :text), field("dated", :text), field("version", :integer, range: 1..9999)]),
         Model::Kind.new(name: "phrase", plural: "phrases", owner: ["source"],
-                        fields: [field("quote", :text), field("at", :integer, range: 0..2_000_000_000), field("as", :text), field("version", :integer, range: 1..9999), field("became", :text)]),
+                        fields: [field("note", :text, internal: true), field("quote", :text), field("at", :integer, range: 0..2_000_000_000), field("as", :text), field("version", :integer, range: 1..9999), field("became", :text)]),
         Model::Kind.new(name: "marking", plural: "markings", ends: { "phrase" => ["phrase"], "thing" => Model::Kind::ANYTHING })
       ].freeze
     end

@@ -15,10 +15,10 @@ module Basalt
           requirement = context.declare(REQUIREMENT, said[:name], {}, {})
           context.set(requirement.id, "text", said[:text])
         end,
-        Statements::Form.new("<thing:thing> meets <requirements:things(requirement)>", retract: ->(context, said, _) {
+        Statements::Form.new("<thing:anything> meets <requirements:things(requirement)>", late: true, retract: ->(context, said, _) {
           Satisfaction.retract(context, said)
         }) { |context, said| Satisfaction.say(context, said) },
-        Statements::Form.new("<thing:thing> is there for <other:thing>") do |context, said|
+        Statements::Form.new("<thing:anything> is there for <other:anything>", late: true) do |context, said|
           context.draft.apply(Satisfaction.joining(context.draft, "serves", said[:thing].id, said[:other].id))
         end,
         Statements::Form.new(STANDS, late: true, retract: ->(context, said, _) { Marking.retract(context, said) }) { |context, said| Marking.say(context, said) }
@@ -27,8 +27,8 @@ module Basalt
       SLOTS = { type: Statements::ChoiceSlot.new(Kinds::TYPES), priority: Statements::ChoiceSlot.new(Kinds::PRIORITIES), state: Statements::ChoiceSlot.new(Kinds::STATES) }.freeze
 
       UNPARSERS = {
-        "meets" => ->(unparser, one) { [unparser.say(unparser.thing(one.target("thing")), "meets", unparser.thing(one.target("requirement")))] },
-        "serves" => ->(unparser, one) { [unparser.say(unparser.thing(one.target("thing")), "is there for", unparser.thing(one.target("other")))] },
+        "meets" => ->(unparser, one) { [unparser.say(unparser.anything(one.target("thing")), "meets", unparser.thing(one.target("requirement")))] },
+        "serves" => ->(unparser, one) { [unparser.say(unparser.anything(one.target("thing")), "is there for", unparser.anything(one.target("other")))] },
         "marking" => ->(_teller, _one) { [] }
       }.freeze
 

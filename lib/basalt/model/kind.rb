@@ -13,16 +13,17 @@ module Basalt
     # +columns+ are keys of its table in their order with their titles, where these are not the usual ones.
     # An +open_end+ is the role of an end that is at the first end itself as long as nothing is there.
     # +making+ gives by role the kind that a name nobody knows becomes in the register.
+    # +path+ is what stands between the name of what a part belongs to and its own.
     # +distinct_by+ lists what, beside the name, tells two of one name apart.
     Kind = Value.of(:name, :nouns, :fields, :ends, :owner, :containers, :distinct_by, :default_names, :plural, :role, :named, :brief, :end_fields, :figure, :chips,
-                    :ordered, :moving, :serving, :marked, :columns, :open_end, :making) do
+                    :ordered, :moving, :serving, :marked, :columns, :open_end, :making, :path) do
       self::INDEXED = {}.compare_by_identity
       self::ANYTHING = Object.new.tap { |kinds| def kinds.include?(_kind) = true }.freeze
 
-      def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, brief: [], end_fields: [], chips: [], owner: [], **rest)
+      def initialize(fields: [], ends: {}, nouns: {}, containers: [], distinct_by: [], default_names: {}, brief: [], end_fields: [], chips: [], owner: [], path: ".", **rest)
         common = [Field.new(name: "note", type: :text)]
-        super(fields: (fields + common).to_h { |field| [field.name, field] }.freeze, ends:, nouns:, containers:,
-              distinct_by:, default_names:, brief:, end_fields:, chips:, owner:, **rest)
+        super(fields: (common + fields).to_h { |field| [field.name, field] }.freeze, ends:, nouns:, containers:,
+              distinct_by:, default_names:, brief:, end_fields:, chips:, owner:, path:, **rest)
       end
 
       # @return [Array<String>] names of facts by whose value elements are found

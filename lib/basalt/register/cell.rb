@@ -18,7 +18,7 @@ module Basalt
         when "container" then place(element)
         when "assumed" then element.assumed ? "yes" : ""
         when element.description.ordered || :none then places(element)[element.id].to_s
-        when /\Aend / then open?(element) ? "" : @set.element(joined(element).target_id)&.name.to_s
+        when /\Aend / then open?(element) ? "" : spoken(@set.element(joined(element).target_id))
         else @column.role ? joined(element).facts[@column.fact.name].to_s : shown(element[@column.key])
         end
       end
@@ -40,16 +40,32 @@ module Basalt
       # @return [Model::Element] the one of that name, those on the sheet before others
       def reference(text)
         name = text.strip
-        found = Statements::Context.new(@set, sheet_id: @sheet.id).find(name, @column.kinds)
+        context = Statements::Context.new(@set, sheet_id: @sheet.id)
+        found = context.find(name, @column.kinds)
+        found = [Statements::AnythingSlot.find(context, name, @column.kinds)].compact if found.empty? && !name.empty?
         found += unnamed(name) if found.empty?
         found << made(name) if found.empty? && @column.makes && !name.empty?
         raise Model::BadFact, "nothing is called “#{Model::Names.short(name)}”#{nearest(name)}" if found.empty?
-        raise Model::BadFact, "there are #{found.length} called “#{name}”: say it as a statement" if found.length > 1
+        raise Model::BadFact, "there are #{found.length} called “#{name}”: #{told_apart(context, found)}" if found.length > 1
 
         found.first
       end
 
       private
+
+      # Parts by their path, relations by the words that state them.
+      def spoken(element)
+        return "" unless element
+        return Statements::Path.new(@set).of(element).first || element.name.to_s if element.owner_id
+
+        element.relation? && element.name.nil? ? (@unparser ||= Statements::Unparser.new(@set)).tell(element).first.to_s : element.name.to_s
+      end
+
+      def told_apart(context, found)
+        return "say it as a statement" unless found.all?(&:owner_id)
+
+        "say #{found.first(4).map { |element| context.qualified(element) }.join(' or ')}"
+      end
 
       def made(name)
         kind = Model::Catalogue.kind(@column.makes)

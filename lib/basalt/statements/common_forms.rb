@@ -19,20 +19,20 @@ module Basalt
           context.sheet_id = Opening.of(context, said[:name], said[:notation])
           context.qualify(context.sheet, said)
         end,
-        Form.new("note on <thing:thing> : <text:text>", retract: ->(context, said, _) { context.set(said[:thing].id, "note", nil) }) do |context, said|
+        Form.new("note on <thing:anything> : <text:text>", late: true, retract: ->(context, said, _) { context.set(said[:thing].id, "note", nil) }) do |context, said|
           context.set(said[:thing].id, "note", said[:text])
         end,
-        Form.new("remove <thing:thing>") { |context, said| context.draft.apply(Change::Remove.new(id: said[:thing].id)) },
+        Form.new("remove <thing:anything>") { |context, said| context.draft.apply(Change::Remove.new(id: said[:thing].id)) },
         Form.new("take <thing:thing> off") { |context, said| OnSheet.take_off(context, said[:thing]) },
         Form.new("rename <thing:thing> to <name:name>") { |context, said| context.set(said[:thing].id, "name", said[:name]) },
-        Form.new("<thing:thing> is assumed", retract: ->(context, said, _) { context.set(said[:thing].id, "assumed", nil) }) { |context, said| context.set(said[:thing].id, "assumed", true) },
+        Form.new("<thing:anything> is assumed", late: true, retract: ->(context, said, _) { context.set(said[:thing].id, "assumed", nil) }) { |context, said| context.set(said[:thing].id, "assumed", true) },
         Form.new("<thing:thing> is emphasised as <emphasis:name>", retract: ->(context, said, _) { OnSheet.emphasise(context, said[:thing], nil) }) do |context, said|
           OnSheet.emphasise(context, said[:thing], said[:emphasis])
         end,
         Form.new("<thing:thing> is collapsed", retract: ->(context, said, _) { OnSheet.collapse(context, said[:thing], false) }) do |context, said|
           OnSheet.collapse(context, said[:thing], true)
         end,
-        Form.new("<thing:thing> is confirmed") { |context, said| context.set(said[:thing].id, "assumed", nil) }
+        Form.new("<thing:anything> is confirmed", late: true) { |context, said| context.set(said[:thing].id, "assumed", nil) }
       ].freeze
 
       # The first two say what the following belongs to.

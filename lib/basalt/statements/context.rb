@@ -64,6 +64,9 @@ module Basalt
 
       # @return [String] kind and name, or name and place, as a statement would tell it from its namesakes
       def qualified(element)
+        path = Path.new(draft).of(element).first
+        return "“#{path}”" if path
+
         place = element.container_id && draft.element(element.container_id)
         return "“#{element.name} of #{place.name}”" if place && element.description.distinct_by.include?("container")
 

@@ -40,7 +40,9 @@ module Basalt
         each_statement do |line, number, piece|
           on_line(number) { at_once?(line, context, piece) || opening?(line, context, piece) ? Line.take(line, context) : later << [piece, number, context.sheet_id] }
         end
-        last = later.reject { |line| take_on(context, *line) { |form| !form.late? } || @misread.key?(line[1]) }
+        last = later.reject { |line| take_on(context, *line) { |form| !form.late? } && !@misread.key?(line[1]) }
+        # What another line makes is there by now.
+        last.each { |_, number, _| @misread.delete(number) }
         last.each { |line| take_on(context, *line) { true } }
         raise Misread.all(@misread.sort.map(&:last)) if @misread.any?
 

@@ -6,8 +6,8 @@ module Basalt
     # things and new names; names are quoted or qualified exactly where they would be
     # misread, which is found by reading the sentence back.
     class Unparser
-      # A known thing, or a new name, in a sentence being told.
-      Mention = Value.of(:element, :name)
+      # A known thing, or a new name, in a sentence being told; +spoken+ of by what AnythingSlot reads.
+      Mention = Value.of(:element, :name, :spoken)
 
       # Characters after which a list goes on in another sentence.
       LIST = 1200
@@ -17,7 +17,6 @@ module Basalt
         @set = set
         @context = Context.new(set)
         @shapes = {}
-        @doubtful = doubtful_names?
         @told = {}
       end
 
@@ -64,6 +63,9 @@ module Basalt
       def thing(id) = Mention.new(element: set.element(id))
       def name(text) = Mention.new(name: text)
 
+      # @return [Mention] of a thing, a part or a relation, as AnythingSlot reads it
+      def anything(id) = set.element(id).then { |element| Mention.new(element:, spoken: element.relation? || !element.owner_id.nil?) }
+
       # @return [String] one word, quoted where it must be
       def word(text) = Slots.fetch(:word).write(text)
 
@@ -77,7 +79,7 @@ module Basalt
       # @return [String] one sentence
       def say(*parts)
         parts = parts.flatten.compact
-        return render(parts) if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && (!@doubtful || !WordRuns.new(set, parts).other_names?)
+        return render(parts) if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && (!doubtful_names? || !WordRuns.new(set, parts).other_names?)
 
         certain(parts)
       end
@@ -134,7 +136,7 @@ module Basalt
 
         @told[thing.id] = true
         qualities = Grammar.qualities(thing.kind).flat_map { |quality| quality.tell(self, thing) }
-        [say(head(thing), joined(qualities)), *details(thing), *remarks(thing)]
+        [say(head(thing), joined(qualities)), *details(thing), *remarks(thing), *remarks_on_parts(thing)]
       end
 
       def short(thing) = say(head(thing))
@@ -160,28 +162,47 @@ module Basalt
       end
 
       def relation(element)
-        lines = Families.all.filter_map { |family| family.unparsers[element.kind]&.call(self, element) }.first
-        [*lines]
+        lines = stating(element)
+        lines.empty? ? [] : lines + remarks(element) + remarks_on_parts(element)
       end
+
+      # @return [Array<String>] the sentences that state a relation, as a rule one
+      def stating(relation) = [*Families.all.filter_map { |family| family.unparsers[relation.kind]&.call(self, relation) }.first]
 
       def remarks(thing)
         lines = []
-        lines << say("note on", thing(thing.id), :colon, thing["note"]) if thing["note"]
-        lines << say(thing(thing.id), "is assumed") if thing.assumed
+        lines << say("note on", anything(thing.id), :colon, thing["note"]) if thing["note"]
+        lines << say(anything(thing.id), "is assumed") if thing.assumed
         lines
       end
 
+      # Parts are spoken of by their path, where they have one.
+      def remarks_on_parts(owner)
+        return [] unless set.elements.ids_by(:owner, owner.id).any?
+
+        set.parts_of(owner.id).flat_map { |part| (remarked?(part) ? remarks(part) : []) + remarks_on_parts(part) }
+      end
+
+      # Whose note another sentence tells keeps it to itself.
+      def remarked?(part) = (part["note"] || part.assumed) && !part.description.fields["note"].internal && Path.new(set).of(part).any?
+
       def doubtful_names?
-        set.elements.each.any? { |element| element.name && Quoting.doubtful?(element.name) }
+        return @doubtful unless @doubtful.nil?
+
+        @doubtful = set.elements.each.any? { |element| element.name && Quoting.doubtful?(element.name) }
       end
 
       def doubtful?(mention)
+        return true if mention.spoken
+
         text = mention.name || mention.element.name
         Quoting.always?(text) || Quoting.doubtful?(text) || set.elements.ids_by(:name, text).length > 1
       end
 
       # Sentences of the same shape are understood alike, where no other name could be read out of their words.
       def certain(parts)
+        return sure(parts) if parts.grep(Mention).any?(&:spoken)
+
         runs = WordRuns.new(set, parts)
         return sure(parts) unless runs.plain?
 
@@ -201,12 +222,23 @@ module Basalt
       end
 
       def ladder(mention)
+        return stated(mention.element) if mention.spoken && mention.element.relation?
+        return [*Path.new(set).of(mention.element), *bare(mention.element.name)] if mention.spoken
+
         text = mention.name || mention.element.name
         bare = Quoting.always?(text) ? [] : [text]
         rungs = bare + [Quoting.quote(text)]
         return rungs if mention.name
 
         rungs + rungs.flat_map { |rung| ["#{mention.element.noun} #{rung}", *of_place(mention.element, rung)] }
+      end
+
+      def bare(name) = [*(name unless Quoting.always?(name)), Quoting.quote(name)]
+
+      # A relation by the words that state it, or by all of them.
+      def stated(relation)
+        sentence = stating(relation).first.to_s
+        [Stating.short(sentence), Quoting.quote(sentence)]
       end
 
       def of_place(element, rung)

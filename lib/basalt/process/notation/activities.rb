@@ -30,6 +30,14 @@ module Basalt
           geometry.lane(thing.id).shapes(placement.box, geometry.heights, geometry.numbers)
         end
 
+        # Between the boxes of a lane there is nothing in the way.
+        def obstacles(set, thing, placement)
+          return super unless set.respond_to?(:geometry)
+
+          geometry = set.geometry
+          geometry.lane(thing.id).boxes(placement.box, geometry.heights)
+        end
+
         # What nobody else gets is in the lane alone.
         def labels(_set, activity)
           words = self.class.words(activity)

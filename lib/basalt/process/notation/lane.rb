@@ -37,7 +37,14 @@ module Basalt
            S.path("M#{S.numbers(box.cx, box.y + HEAD)}V#{S.n box.bottom}", :thread), *@rows.map { |row| S.part(row.id, row(row, box, heights.fetch(row.id), numbers[row.id])) }]
         end
 
+        # @return [Array<Layout::Box>] of the head and of each row
+        def boxes(box, heights)
+          [Layout::Box.new(x: box.x, y: box.y, w: box.w, h: HEAD), *@rows.map { |row| row_box(row, box, heights.fetch(row.id)) }]
+        end
+
         private
+
+        def row_box(row, box, middle) = Layout::Box.at(box.cx, box.y + middle, row_width(row), row_height(row))
 
         def row(row, box, middle, number)
           w, h = row_width(row), row_height(row)
