@@ -24,7 +24,7 @@ module Web
       return sorted(filtered(parts(kind), order[:filter].to_s.downcase), kind, order) if @notation.parts.include?(kind)
 
       order = order.merge(by: "place") if order[:by].to_s.empty? && description.ordered
-      list = description.relation? ? @notation.lines_on(@set, @sheet.id) : @set.things_on(@sheet.id)
+      list = description.relation? ? relations(kind) : @set.things_on(@sheet.id)
       sorted(filtered(list.select { |element| element.kind == kind }, order[:filter].to_s.downcase), kind, order)
     end
 
@@ -49,6 +49,9 @@ module Web
     end
 
     private
+
+    # What is told here and drawn as no line, or the lines.
+    def relations(kind) = @notation.told.include?(kind) ? @set.relations_on(@sheet.id) : @notation.lines_on(@set, @sheet.id)
 
     def cell(column) = @cells[column] ||= Basalt::Register::Cell.new(@set, @sheet, column)
 

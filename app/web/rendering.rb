@@ -118,6 +118,7 @@ module Web
       some, none = (sheet.notation.lines + sheet.notation.things).partition { |kind| counts.key?(kind) }
       none = none.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }.sort_by { |kind| sheet.notation.things.index(kind) || 99 }
       parts = sheet.notation.parts.map { |kind| [kind, register(project, sheet).parts(kind).length] }
+      parts += sheet.notation.told.filter_map { |kind| register(project, sheet).rows(kind).length.then { |count| [kind, count] if count.positive? } }
       (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }.insert(some.empty? ? -1 : some.length, *parts)
     end
 

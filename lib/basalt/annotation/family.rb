@@ -13,6 +13,8 @@ module Basalt
         Model::Kind.new(name: "divide", plural: "divides", nouns: { "divide" => {} }, brief: %w[before beyond], figure: DivideFigure.new, chips: [%w[divide d]],
                         fields: [FIELD.new(name: "before", type: :text), FIELD.new(name: "beyond", type: :text), FIELD.new(name: "level", type: :flag)]),
         Model::Kind.new(name: "picture", plural: "pictures", nouns: { "picture" => {} }, figure: PictureFigure.new, fields: [FIELD.new(name: "image", type: :word)]),
+        Model::Kind.new(name: "group", plural: "groups", nouns: { "group" => {} }, figure: GroupFigure.new, fields: [FIELD.new(name: "meaning", type: :text)]),
+        Model::Kind.new(name: Membership::KIND, plural: "memberships", ends: { "member" => Model::Kind::ANYTHING, "group" => ["group"] }),
         Model::Kind.new(name: Drawing::Symbols::KIND, plural: "symbols", nouns: { "symbol" => {} },
                         fields: [FIELD.new(name: "image", type: :word), FIELD.new(name: "stands_for", type: :text, label: "stands for")]),
         Model::Kind.new(name: Drawing::Symbols::USE, plural: "symbol uses", ends: { "thing" => Model::Kind::ANYTHING, "symbol" => [Drawing::Symbols::KIND] })
@@ -22,12 +24,17 @@ module Basalt
         context.draft.apply(Drawing::Symbols.giving(context.draft, said[:thing], said[:symbol].id))
       end
 
+      BELONGING = Statements::Form.new("<members:things> belong|belongs to <group:thing(group)>", late: true) { |context, said| Membership.say(context, said) }
+
       module_function
 
       def kinds = KINDS
       def notations = []
-      def forms = [DRAWN_AS]
-      def unparsers = { Drawing::Symbols::USE => ->(unparser, use) { [unparser.say(unparser.thing(use.target("thing")), "is drawn as", unparser.thing(use.target("symbol")))] } }
+      def forms = [DRAWN_AS, BELONGING]
+      def told = [Membership::KIND]
+
+      def unparsers = { Membership::KIND => ->(unparser, one) { [unparser.say(unparser.thing(one.target("member")), "belongs to", unparser.thing(one.target("group")))] },
+                        Drawing::Symbols::USE => ->(unparser, use) { [unparser.say(unparser.thing(use.target("thing")), "is drawn as", unparser.thing(use.target("symbol")))] } }
       def slots = {}
       def checks = []
 
@@ -35,7 +42,7 @@ module Basalt
         [Statements::Quality.new("caption", "says <text:word>"), Statements::Quality.new("divide", "before <before:word>"),
          Statements::Quality.new("divide", "beyond <beyond:word>"), Statements::Quality.new("divide", "level", fact: "level"),
          Statements::Quality.new("picture", "image <image:word>"), Statements::Quality.new("symbol", "image <image:word>"),
-         Statements::Quality.new("symbol", "stands for <stands_for:word>")]
+         Statements::Quality.new("symbol", "stands for <stands_for:word>"), Statements::Quality.new("group", "meaning <meaning:words>")]
       end
     end
   end

@@ -12,7 +12,7 @@ module Basalt
         placed += draft.placements.differences.flat_map { |_, before, after| closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id) }
         changed = draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) }
         symbols = draft.elements.differences.flat_map { |_, before, after| [before, after].compact.select { |element| element.kind == Symbols::KIND } }
-        (placed + changed + ruled(draft, placed + changed) + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq.flat_map { |id| draft.keys_of(id) }.uniq
+        (placed + changed + ruled(draft, placed + changed) + outlines(draft, placed) + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq.flat_map { |id| draft.keys_of(id) }.uniq
       end
 
       # Where the notation rules, an act may move whatever stands there.
@@ -22,6 +22,16 @@ module Basalt
 
         shown = ids.flat_map { |id| draft.sheets_of(id) + draft.base.sheets_of(id) }.to_set
         sheets.select { |sheet| shown.include?(sheet.id) }.flat_map { |sheet| RuledSheet.moved(draft, sheet.id) }
+      end
+
+      # What is drawn around others follows whatever was moved on its sheets.
+      def outlines(draft, placed)
+        kinds = Model::Catalogue.outlines
+        groups = kinds.empty? ? [] : draft.of_kind(*kinds)
+        return [] if groups.empty? || placed.empty?
+
+        sheets = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }.to_set
+        groups.select { |group| draft.sheets_of(group.id).any? { |id| sheets.include?(id) } }.map(&:id)
       end
 
       def closed?(placement) = placement&.shape&.fetch("closed", nil) == true

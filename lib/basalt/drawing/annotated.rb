@@ -13,13 +13,14 @@ module Basalt
 
       def draws?(element) = !figure(element).nil? || super
       def joins?(thing) = figure(thing).nil? && super
+      def told = super + Model::Catalogue.told
       def things = super + Model::Catalogue.figures.map(&:name)
       def chips = super + Model::Catalogue.figures.flat_map(&:chips)
       def size(set, thing) = figure(thing) ? own_size(thing) : super
       def thing_shapes(set, thing, placement) = figure(thing)&.shapes(thing, placement) || super
       def obstacles(set, thing, placement) = figure(thing)&.obstacles(thing, placement) || super
       def fits?(thing) = figure(thing).nil? && super
-      def sizable?(thing) = !figure(thing).nil? || super
+      def sizable?(thing) = figure(thing) ? !figure(thing).outline? : super
       def sized(set, thing, placement, width, height) = figure(thing)&.sized(thing, placement, width, height) || super
       def marks(set, element) = figure(element) ? [] : super
       def computed(set, element) = figure(element) ? [] : super

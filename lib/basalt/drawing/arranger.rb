@@ -140,13 +140,13 @@ module Basalt
 
       # Things that a tidying did not lay out and that stand nowhere yet.
       def unplaced
-        draft.placements_on(sheet_id).select { |p| p.box.nil? && p.route.nil? && !draft.element(p.key).relation? }
+        draft.placements_on(sheet_id).select { |placed| @context.waits?(placed) }
       end
 
       # Placements of things that have no place yet.
       def fresh
         draft.placements.differences.filter_map { |_, _, after| after }
-             .select { |p| p.sheet_id == sheet_id && p.box.nil? && p.route.nil? && !draft.element(p.key).relation? }
+             .select { |placed| placed.sheet_id == sheet_id && @context.waits?(placed) }
       end
 
       # What was laid out where something pinned stands has to find another place.

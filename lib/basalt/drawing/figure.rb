@@ -4,6 +4,15 @@ module Basalt
   module Drawing
     # How a kind is drawn that brings its own symbol and stands on sheets of any notation.
     class Figure
+      # @return [Boolean] whether it has no place of its own: it is drawn around others, wherever these stand
+      def outline? = false
+
+      # @return [Array<Layout::Box>] that an outline is made of
+      def outlines(_set, _sheet_id, _thing) = []
+
+      # @return [Array] shapes of an outline
+      def outline_shapes(_set, _sheet_id, _thing) = []
+
       # @return [Array(Numeric, Numeric)] width and height, px
       def size(_thing) = raise(NotImplementedError)
 

@@ -40,6 +40,15 @@ module Basalt
       # Stands something where the draft has it, when it was taken off the spatial_index.
       def stand(key) = spatial_index.add(draft, placement(key))
 
+      # @param placed [Model::Placement]
+      # @return [Boolean] whether it has to be put somewhere
+      def waits?(placed)
+        return false unless placed.box.nil? && placed.route.nil?
+
+        element = draft.element(placed.key)
+        !element.relation? && !element.description.figure&.outline?
+      end
+
       # @return [Array<String>] keys of what was moved, altered or struck
       def touched_elements
         moved = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }

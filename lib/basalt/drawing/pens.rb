@@ -26,6 +26,7 @@ module Basalt
         assumed_boundary: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1.25, "stroke-dasharray" => "2 3" },
         apart: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1, "stroke-dasharray" => "1 4" },
         divide: { fill: "none", stroke: BASALT, "stroke-width" => 2, "stroke-dasharray" => "16 4 3 4" },
+        group: { fill: "none", stroke: PEBBLE, "stroke-width" => 1.25, "stroke-dasharray" => "8 3 1 3" },
         # A box that stands for less than an outlined one, and the line that such stand along.
         plain: { fill: PAPER, stroke: PEBBLE, "stroke-width" => 0.75 },
         thread: { fill: "none", stroke: PEBBLE, "stroke-width" => 0.75, "stroke-dasharray" => "1 3" },

@@ -31,8 +31,8 @@ module Basalt
         self.class.places(@draft, sheet_id).each_key { |key| Change::Show.new(sheet_id:, element_id: key).apply(@draft) }
         @draft.renew
         @context.renew
-        @draft.placements_on(sheet_id).select { |placed| placed.box.nil? && placed.route.nil? && !@draft.element(placed.key).relation? }
-              .sort_by(&:ordinal).each { |placed| @placement_search.settle(placed) }
+        @draft.placements_on(sheet_id).select { |placed| @context.waits?(placed) }.sort_by(&:ordinal)
+             .each { |placed| @placement_search.settle(placed) }
       end
     end
   end

@@ -42,6 +42,7 @@ module Basalt
         element = set.element(placement.key)
         return [] unless element && !hidden?(element)
         return line_items(element, placement) if element.relation?
+        return outline_items(element, placement) if element.description.figure&.outline?
         return [] unless placement.box
 
         boundary = nesting.boundary?(element.id)
@@ -86,6 +87,14 @@ module Basalt
       def emphases = contents.emphases
 
       private
+
+      # What is drawn around others lies behind them.
+      def outline_items(element, placement)
+        shapes = element.description.figure.outline_shapes(set, sheet.id, element)
+        return [] if shapes.empty?
+
+        [Item.new(id: "t#{placement.id}", layer: :boundaries, element_id: element.id, type: element.kind, title: thing_title(element, placement), shapes:, data: { name: element.name })]
+      end
 
       # What stands in a collapsed boundary is not drawn, nor a line between two such.
       def hidden?(element)

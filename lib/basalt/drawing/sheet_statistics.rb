@@ -127,7 +127,8 @@ module Basalt
 
       def span(set, element, notation)
         placement = set.placement(@sheet_id, element.id) or return
-        boxes = if element.relation? then placement.route ? Layout::Polyline.boxes(placement.route["points"]) + words(set, element, placement, notation) : []
+        boxes = if element.description.figure&.outline? then element.description.figure.outlines(set, @sheet_id, element)
+                elsif element.relation? then placement.route ? Layout::Polyline.boxes(placement.route["points"]) + words(set, element, placement, notation) : []
                 elsif placement.x then [placement.box, *notation.obstacles(set, element, placement)]
                 else []
                 end

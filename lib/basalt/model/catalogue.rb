@@ -16,6 +16,12 @@ module Basalt
         # @return [Array<Kind>] that can stand on every sheet
         def figures = @figures ||= kinds.values.select(&:figure).freeze
 
+        # @return [Array<String>] kinds of relations that are told in the register of every sheet
+        def told = @told ||= Families.all.select { |family| family.respond_to?(:told) }.flat_map(&:told).freeze
+
+        # @return [Array<String>] kinds that are drawn around others
+        def outlines = @outlines ||= figures.select { |kind| kind.figure.outline? }.map(&:name).freeze
+
         # @return [Hash{String => Array(Kind, Hash)}] declaring word to its kind and the facts it sets
         def nouns
           @nouns ||= kinds.values.flat_map { |kind| kind.nouns.map { |noun, facts| [noun, [kind, facts]] } }.to_h.freeze

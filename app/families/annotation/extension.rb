@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Annotation
+      # What groups bring to the pages.
+      module Extension
+        module_function
+
+        def routes = [Routes]
+        def panels = { facts: :group_facts, chosen: :group_chosen }
+      end
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Annotation
+    # A group drawn as an outline around its members; where others stand between them, as several outlines that each hold some
+    # of them, all with its name. Groups may overlap: each next one of a sheet has a wider outline.
+    class GroupFigure < Drawing::Figure
+      PAD = 12
+      HEAD = 16
+      WIDER = 9
+      WAYS = 4
+      S = Drawing::Shapes
+
+      def outline? = true
+      def size(_thing) = [0, 0]
+
+      # @return [Array<Layout::Box>] that hold its members on the sheet, and nobody else
+      def outlines(set, sheet_id, group)
+        members = Membership.members(set, group.id).filter_map { |id| box(set, sheet_id, id) }.uniq
+        return [] if members.empty?
+
+        parted(members, strangers(set, sheet_id, group) - members).map { |boxes| around(boxes, ways(set, sheet_id, group)) }
+      end
+
+      # @return [Array] shapes
+      def outline_shapes(set, sheet_id, group)
+        boxes = outlines(set, sheet_id, group)
+        boxes.each_with_index.flat_map do |box, index|
+          name = boxes.length > 1 ? "#{group.name} (#{index + 1} of #{boxes.length})" : group.name
+          [S.rect(box.x, box.y, box.w, box.h, :group), S.rect(box.x, box.y, box.w, box.h, :grip), S.text(box.x + 8, box.y + 12, Drawing::Pens.fit(name, :caption, [box.w - 16, 60].max), :caption)]
+        end
+      end
+
+      private
+
+      def box(set, sheet_id, id)
+        set.shown?(sheet_id, id) ? set.placement(sheet_id, Drawing::Nesting.new(set, sheet_id).stand_in(id))&.box : nil
+      end
+
+      # What stands there besides, and holds none of the members.
+      def strangers(set, sheet_id, group)
+        nesting = Drawing::Nesting.new(set, sheet_id)
+        members = Membership.members(set, group.id).to_set
+        holding = members.flat_map { |id| nesting.ancestors(id) }.to_set
+        set.things_on(sheet_id).reject { |thing| thing.description.figure || members.include?(thing.id) || holding.include?(thing.id) || nesting.hidden?(thing.id) }
+           .filter_map { |thing| set.placement(sheet_id, thing.id)&.box }
+      end
+
+      # Divided at the widest gap until no stranger is within; what cannot be divided stays as it is.
+      def parted(boxes, strangers)
+        hull = Layout::Box.around(boxes)
+        within = strangers.select { |box| box.overlap?(hull) }
+        return [boxes] if within.empty? || boxes.one?
+
+        divided(boxes).flat_map { |part| parted(part, within) }
+      end
+
+      def divided(boxes)
+        %i[x y].map { |side| widest(boxes.sort_by { |box| [box.public_send(side), box.x, box.y] }, side) }.max_by(&:first).last
+      end
+
+      # @return [Array(Numeric, Array)] how wide the widest gap is, and the boxes on either side of it
+      def widest(boxes, side)
+        far = side == :x ? :right : :bottom
+        at = (1...boxes.length).max_by { |index| boxes[index].public_send(side) - boxes.first(index).map(&far).max }
+        [boxes[at].public_send(side) - boxes.first(at).map(&far).max, [boxes.first(at), boxes.drop(at)]]
+      end
+
+      def around(boxes, way)
+        pad = PAD + (way * WIDER)
+        Layout::Box.around(boxes).grow(pad).then { |box| Layout::Box.new(x: box.x, y: box.y - HEAD, w: box.w, h: box.h + HEAD) }
+      end
+
+      def ways(set, sheet_id, group)
+        set.of_kind(group.kind).select { |one| set.shown?(sheet_id, one.id) }.index { |one| one.id == group.id }.to_i % WAYS
+      end
+    end
+  end
+end
