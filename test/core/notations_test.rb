@@ -18,7 +18,7 @@ class NotationsTest < Minitest::Test
   WAYS = {}
   # Sheets of the sample and generated ones, in each way; laid out once for all tests, which only look at them.
   def each_way = (WAYS[:all] ||= TEXTS.flat_map { |name, text| ways(name, model(text, tidy: true)) })
-                             .each { |set, sheet_id, message| yield Drawing::AsDrawn.of(set, sheet_id), sheet_id, message }
+    .each { |set, sheet_id, message| yield Drawing::AsDrawn.of(set, sheet_id), sheet_id, message }
 
   def ways(name, set)
     set.sheet_list.flat_map do |sheet|

@@ -35,6 +35,7 @@ module Basalt
 
       def unparsers = { Membership::KIND => ->(unparser, one) { [unparser.say(unparser.thing(one.target("member")), "belongs to", unparser.thing(one.target("group")))] },
                         Drawing::Symbols::USE => ->(unparser, use) { [unparser.say(unparser.thing(use.target("thing")), "is drawn as", unparser.thing(use.target("symbol")))] } }
+
       def slots = {}
       def checks = []
 

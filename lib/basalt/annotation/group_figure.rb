@@ -6,7 +6,7 @@ module Basalt
     # of them, all with its name. Groups may overlap: each next one of a sheet has a wider outline.
     class GroupFigure < Drawing::Figure
       PAD = 12
-      HEAD = 16
+      HEAD = 15
       WIDER = 9
       WAYS = 4
       S = Drawing::Shapes
@@ -24,10 +24,16 @@ module Basalt
 
       # @return [Array] shapes
       def outline_shapes(set, sheet_id, group)
+        outlines(set, sheet_id, group).flat_map { |box| [S.rect(box.x, box.y, box.w, box.h, :group), S.rect(box.x, box.y, box.w, box.h, :grip)] }
+      end
+
+      # @return [Array] shapes of its name at each outline, above what crosses it
+      def name_shapes(set, sheet_id, group)
         boxes = outlines(set, sheet_id, group)
         boxes.each_with_index.flat_map do |box, index|
-          name = boxes.length > 1 ? "#{group.name} (#{index + 1} of #{boxes.length})" : group.name
-          [S.rect(box.x, box.y, box.w, box.h, :group), S.rect(box.x, box.y, box.w, box.h, :grip), S.text(box.x + 8, box.y + 12, Drawing::Pens.fit(name, :caption, [box.w - 16, 60].max), :caption)]
+          words = boxes.length > 1 ? "#{group.name} (#{index + 1} of #{boxes.length})" : group.name
+          name = Drawing::Pens.fit(words, :identifier, [box.w - 20, 70].max)
+          [S.rect(box.x + 6, box.y + 3, Drawing::Pens.width(name, :identifier) + 6, HEAD, :halo), S.text(box.x + 9, box.y + 15, name, :identifier)]
         end
       end
 

@@ -10,6 +10,9 @@ module Basalt
       # @return [Array<Layout::Box>] that an outline is made of
       def outlines(_set, _sheet_id, _thing) = []
 
+      # @return [Array] shapes of its name there
+      def name_shapes(_set, _sheet_id, _thing) = []
+
       # @return [Array] shapes of an outline
       def outline_shapes(_set, _sheet_id, _thing) = []
 

@@ -88,12 +88,15 @@ module Basalt
 
       private
 
-      # What is drawn around others lies behind them.
+      # What is drawn around others lies behind them, its name above what crosses it.
       def outline_items(element, placement)
-        shapes = element.description.figure.outline_shapes(set, sheet.id, element)
+        figure = element.description.figure
+        shapes = figure.outline_shapes(set, sheet.id, element)
         return [] if shapes.empty?
 
-        [Item.new(id: "t#{placement.id}", layer: :boundaries, element_id: element.id, type: element.kind, title: thing_title(element, placement), shapes:, data: { name: element.name })]
+        about = { element_id: element.id, type: element.kind }
+        [Item.new(id: "t#{placement.id}", layer: :boundaries, title: thing_title(element, placement), shapes:, data: { name: element.name }, **about),
+         Item.new(id: "n#{placement.id}", layer: :labels, title: nil, shapes: figure.name_shapes(set, sheet.id, element), **about)]
       end
 
       # What stands in a collapsed boundary is not drawn, nor a line between two such.

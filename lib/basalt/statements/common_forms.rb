@@ -25,7 +25,9 @@ module Basalt
         Form.new("remove <thing:anything>") { |context, said| context.draft.apply(Change::Remove.new(id: said[:thing].id)) },
         Form.new("take <thing:thing> off") { |context, said| OnSheet.take_off(context, said[:thing]) },
         Form.new("rename <thing:thing> to <name:name>") { |context, said| context.set(said[:thing].id, "name", said[:name]) },
-        Form.new("<thing:anything> is assumed", late: true, retract: ->(context, said, _) { context.set(said[:thing].id, "assumed", nil) }) { |context, said| context.set(said[:thing].id, "assumed", true) },
+        Form.new("<thing:anything> is assumed", late: true, retract: ->(context, said, _) {
+          context.set(said[:thing].id, "assumed", nil)
+        }) { |context, said| context.set(said[:thing].id, "assumed", true) },
         Form.new("<thing:thing> is emphasised as <emphasis:name>", retract: ->(context, said, _) { OnSheet.emphasise(context, said[:thing], nil) }) do |context, said|
           OnSheet.emphasise(context, said[:thing], said[:emphasis])
         end,
