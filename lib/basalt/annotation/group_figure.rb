@@ -30,14 +30,34 @@ module Basalt
       # @return [Array] shapes of its name at each outline, above what crosses it
       def name_shapes(set, sheet_id, group)
         boxes = outlines(set, sheet_id, group)
+        taken = words(set, sheet_id, group)
         boxes.each_with_index.flat_map do |box, index|
-          words = boxes.length > 1 ? "#{group.name} (#{index + 1} of #{boxes.length})" : group.name
-          name = Drawing::Pens.fit(words, :identifier, [box.w - 20, 70].max)
-          [S.rect(box.x + 6, box.y + 3, Drawing::Pens.width(name, :identifier) + 6, HEAD, :halo), S.text(box.x + 9, box.y + 15, name, :identifier)]
+          told = boxes.length > 1 ? "#{group.name} (#{index + 1} of #{boxes.length})" : group.name
+          name = Drawing::Pens.fit(told, :identifier, [box.w - 12, 120].max)
+          place = corner(box, Drawing::Pens.width(name, :identifier) + 6, taken)
+          [S.rect(place.x, place.y, place.w, place.h, :halo), S.text(place.x + 3, place.y + 12, name, :identifier)]
         end
       end
 
       private
+
+      # @return [Array<Layout::Box>] of what the lines of its members say
+      def words(set, sheet_id, group)
+        notation = set.sheets[sheet_id].notation
+        lines = Membership.members(set, group.id).flat_map { |id| set.relations_of(id) }.uniq(&:id)
+        lines.flat_map do |line|
+          places = set.placement(sheet_id, line.id)&.route&.fetch("labels", nil) or next []
+          notation.labels(set, line).filter_map { |label| places[label.role]&.then { |place| Layout::Box.at(*place, label.width, label.height) } }
+        end
+      end
+
+      # Within the outline at the top, or where other words stand there, outside of it.
+      def corner(box, width, taken)
+        right = box.right - width - 4
+        corners = [[box.x + 4, box.y + 2], [right, box.y + 2], [box.x, box.bottom + 2], [right + 4, box.bottom + 2], [box.x, box.y - HEAD - 2], [right + 4, box.y - HEAD - 2]]
+        places = corners.map { |x, y| Layout::Box.new(x:, y:, w: width, h: HEAD) }
+        places.find { |place| taken.none? { |other| other.overlap?(place) } } || places.first
+      end
 
       def box(set, sheet_id, id)
         set.shown?(sheet_id, id) ? set.placement(sheet_id, Drawing::Nesting.new(set, sheet_id).stand_in(id))&.box : nil
