@@ -14,7 +14,17 @@ class GrowthBench
   MOST_SCALE = 1.25
 
   def run
-    puts format("\n%-30s %7s %12s %10s %6s %6s %8s %8s", "typed / tidied", "things", "crossings", "bends", "area", "paper", "through", "p95 ms")
+    puts format(
+      "\n%-30s %7s %12s %10s %6s %6s %8s %8s",
+      "typed / tidied",
+      "things",
+      "crossings",
+      "bends",
+      "area",
+      "paper",
+      "through",
+      "p95 ms"
+    )
     sample = Graphs.model(File.read(File.join(__dir__, "../demo/tarnwater.basalt")))
     sample.sheet_list.each { |sheet| grow(sheet.name, sheet.notation_name, lines_of(sample, sheet)) }
     GENERATED.times { |seed| grow("generated #{seed}", "logical network", Graphs.text(8 + (seed * 2), seed).lines(chomp: true).drop(2)) }
@@ -28,7 +38,9 @@ class GrowthBench
   def lines_of(set, sheet)
     unparser = Basalt::Statements::Unparser.new(set)
     around = set.things_on(sheet.id).flat_map { |thing| Basalt::Drawing::Nesting.new(set, sheet.id).ancestors(thing.id) }
-    (around.uniq.reject { |id| set.shown?(sheet.id, id) }.flat_map { |id| unparser.tell(set.element(id)) } + unparser.sheet(sheet.id)).uniq
+    (
+      around.uniq.reject { |id| set.shown?(sheet.id, id) }.flat_map { |id| unparser.tell(set.element(id)) } + unparser.sheet(sheet.id)
+    ).uniq
   end
 
   def grow(name, notation, lines)
@@ -59,14 +71,29 @@ class GrowthBench
 
   def quality(set, sheet)
     boxes = set.placements_on(sheet.id).select(&:box).to_h { |placement| [placement.element_id, placement.box] }
-    lines = sheet.notation.lines_on(set, sheet.id).filter_map { |line| set.placement(sheet.id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
+    lines =
+      sheet
+        .notation
+        .lines_on(set, sheet.id)
+        .filter_map do |line|
+          set.placement(sheet.id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] }
+        end
     Quality.new(boxes, lines)
   end
 
   def row(name, things, typed, tidied, p95)
     ratio = ->(figure) { typed.public_send(figure) / [tidied.public_send(figure), 1].max.to_f }
-    puts format("%-30s %7d %12s %10s %6.2f %6.2f %8d %8.0f", name[0, 30], things, "#{typed.crossings} / #{tidied.crossings}", "#{typed.bends} / #{tidied.bends}", ratio[:area], ratio[:paper],
-                typed.through, p95)
+    puts format(
+      "%-30s %7d %12s %10s %6.2f %6.2f %8d %8.0f",
+      name[0, 30],
+      things,
+      "#{typed.crossings} / #{tidied.crossings}",
+      "#{typed.bends} / #{tidied.bends}",
+      ratio[:area],
+      ratio[:paper],
+      typed.through,
+      p95
+    )
     $stdout.flush
   end
 
@@ -74,8 +101,16 @@ class GrowthBench
     draft = Basalt::Change::Draft.new(set)
     Basalt::Drawing::Arranger.new(draft, sheet.id).tidy
     scene = Basalt::Drawing::Scene.new(draft, sheet.id)
-    sizes = scene.items.select { |item| item.layer == :things }.flat_map { |item| texts(item.shapes) }.map { |style| Basalt::Drawing::Pens::TEXTS.fetch(style)[1] }
-    found = [ALONE, OPENED].map { |width, height| sizes.min.to_f * [MOST_SCALE, width / (scene.extent.w + AROUND).to_f, height / (scene.extent.h + AROUND).to_f].min }
+    sizes =
+      scene
+        .items
+        .select { |item| item.layer == :things }
+        .flat_map { |item| texts(item.shapes) }
+        .map { |style| Basalt::Drawing::Pens::TEXTS.fetch(style)[1] }
+    found =
+      [ALONE, OPENED].map do |width, height|
+        sizes.min.to_f * [MOST_SCALE, width / (scene.extent.w + AROUND).to_f, height / (scene.extent.h + AROUND).to_f].min
+      end
     puts format("%-30s %7d %9.1f %9.1f", sheet.name[0, 30], draft.things_on(sheet.id).length, *found)
   end
 

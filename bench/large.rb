@@ -28,12 +28,22 @@ class LargeBench
   private
 
   def memory = File.read("/proc/self/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
-  def timed = Process.clock_gettime(Process::CLOCK_MONOTONIC).then { |began| yield.then { (Process.clock_gettime(Process::CLOCK_MONOTONIC) - began) * 1000 } }
+
+  def timed =
+    Process
+      .clock_gettime(Process::CLOCK_MONOTONIC)
+      .then { |began| yield.then { (Process.clock_gettime(Process::CLOCK_MONOTONIC) - began) * 1000 } }
 
   # The longest that a page of a small project takes while the block runs, ms.
   def meanwhile
     small = Store::Project.open("Small")
-    Store::ProjectSession.for(small.id).open { |view| view.act(said: "began", by: "bench") { |draft| Basalt::Statements::Document.new("sheet S: logical network\nserver a").into(draft) } }
+    Store::ProjectSession
+      .for(small.id)
+      .open do |view|
+        view.act(said: "began", by: "bench") do |draft|
+          Basalt::Statements::Document.new("sheet S: logical network\nserver a").into(draft)
+        end
+      end
     browser = Rack::Test::Session.new(Web::Application.with(secret: "0" * 64))
     browser.get("/projects/#{small.id}")
     longest = 0
@@ -53,9 +63,15 @@ class LargeBench
     EDITS.times do |n|
       session.open do |view|
         sheet = view.set.sheet_list[n % 10]
-        edits << timed { view.act(said: "edit", by: "bench", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new("rename host-#{n * 37} to renamed-#{n}").into(draft, sheet_id: sheet.id) } }
+        edits << timed do
+          view.act(said: "edit", by: "bench", sheet_id: sheet.id) do |draft|
+            Basalt::Statements::Document.new("rename host-#{n * 37} to renamed-#{n}").into(draft, sheet_id: sheet.id)
+          end
+        end
         later << timed { view.findings }
-        completions << timed { Web::Preview.new(view, sheet, "host-#{n}1").then { |preview| [preview.words, preview.hint, preview.ghost] } }
+        completions << timed do
+          Web::Preview.new(view, sheet, "host-#{n}1").then { |preview| [preview.words, preview.hint, preview.ghost] }
+        end
       end
     end
     @report.call("large: an edit", ELEMENTS, *edits)
@@ -64,21 +80,32 @@ class LargeBench
   end
 
   def filled
-    Store::Project.open("Large").tap do |project|
-      draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
-      made = 0
-      sheet = nil
-      while made < ELEMENTS
-        sheet = open_sheet(draft, made) if (made % SHEET).zero?
-        made += subnet(draft, sheet, made)
+    Store::Project
+      .open("Large")
+      .tap do |project|
+        draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
+        made = 0
+        sheet = nil
+        while made < ELEMENTS
+          sheet = open_sheet(draft, made) if (made % SHEET).zero?
+          made += subnet(draft, sheet, made)
+        end
+        effect = draft.effect
+        Store::Repository.new(project.id, said_by: "bench").commit(effect, said: "began")
       end
-      effect = draft.effect
-      Store::Repository.new(project.id, said_by: "bench").commit(effect, said: "began")
-    end
   end
 
   def open_sheet(draft, made)
-    draft.put(:sheets, Basalt::Model::Sheet.new(id: draft.new_id, name: "Sheet #{made / SHEET}", notation_name: "logical network", band: "Logical", number: "LA-L-#{made / SHEET}")).id
+    draft.put(
+      :sheets,
+      Basalt::Model::Sheet.new(
+        id: draft.new_id,
+        name: "Sheet #{made / SHEET}",
+        notation_name: "logical network",
+        band: "Logical",
+        number: "LA-L-#{made / SHEET}"
+      )
+    ).id
   end
 
   def subnet(draft, sheet, made)
@@ -88,13 +115,31 @@ class LargeBench
     HOSTS.times do |n|
       host = element(draft, "device", "host-#{(number * HOSTS) + n}", { "role" => "server" })
       place(draft, sheet, host, x: (n % 20) * 160, y: (number * 400) + 100 + ((n / 20) * 60), w: 140, h: 44)
-      line = element(draft, "attachment", nil, { "address" => "10.#{number / 250}.#{number % 250}.#{n + 2}" },
-                     ends: [["thing", host.id], ["subnet", net.id]].map { |role, target_id| Basalt::Model::End.new(role:, target_id:, facts: {}.freeze) })
-      place(draft, sheet, line, route: { "points" => [[(n % 20) * 160, number * 400], [(n % 20) * 160, (number * 400) + 100]], "labels" => {} })
+      line =
+        element(
+          draft,
+          "attachment",
+          nil,
+          { "address" => "10.#{number / 250}.#{number % 250}.#{n + 2}" },
+          ends:
+            [["thing", host.id], ["subnet", net.id]].map { |role, target_id| Basalt::Model::End.new(role:, target_id:, facts: {}.freeze) }
+        )
+      place(
+        draft,
+        sheet,
+        line,
+        route: {
+          "points" => [[(n % 20) * 160, number * 400], [(n % 20) * 160, (number * 400) + 100]],
+          "labels" => {}
+        }
+      )
     end
     2 * HOSTS
   end
 
-  def element(draft, kind, name, facts, ends: []) = draft.put(:elements, Basalt::Model::Element.new(id: draft.new_id, kind:, name:, facts:, ends:))
-  def place(draft, sheet_id, element, **where) = draft.put(:placements, Basalt::Model::Placement.new(id: draft.new_id, sheet_id:, element_id: element.id, by_hand: true, **where))
+  def element(draft, kind, name, facts, ends: []) =
+    draft.put(:elements, Basalt::Model::Element.new(id: draft.new_id, kind:, name:, facts:, ends:))
+
+  def place(draft, sheet_id, element, **where) =
+    draft.put(:placements, Basalt::Model::Placement.new(id: draft.new_id, sheet_id:, element_id: element.id, by_hand: true, **where))
 end

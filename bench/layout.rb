@@ -11,11 +11,31 @@ class LayoutBench
   SCRIPT = File.join(__dir__, "elk.mjs")
 
   def run
-    unless system("node", "--input-type=module", "-e", "await import('elkjs/lib/elk.bundled.js')", chdir: File.dirname(__dir__), %i[out err] => File::NULL)
+    unless system(
+      "node",
+      "--input-type=module",
+      "-e",
+      "await import('elkjs/lib/elk.bundled.js')",
+      :chdir => File.dirname(__dir__),
+      %i[out err] => File::NULL
+    )
       return puts("The comparison of layouts is left out: npm install brings what it needs.")
     end
 
-    puts format("\n%-26s %8s %9s %9s %7s %17s %15s %21s %9s %15s %11s", "layout", "things", "ours ms", "other ms", "ratio", "crossings", "bends", "length", "through", "area, Mpx", "distortion")
+    puts format(
+      "\n%-26s %8s %9s %9s %7s %17s %15s %21s %9s %15s %11s",
+      "layout",
+      "things",
+      "ours ms",
+      "other ms",
+      "ratio",
+      "crossings",
+      "bends",
+      "length",
+      "through",
+      "area, Mpx",
+      "distortion"
+    )
     @totals = Hash.new(0)
     graphs.each { |name, set, sheet| compare(name, set, sheet || set.sheet_list.first) }
     row("all", "", @totals)
@@ -25,7 +45,9 @@ class LayoutBench
 
   def graphs
     SIZES.flat_map { |size| [["generated", Graphs.model(Graphs.text(size, size))]] } +
-      Graphs.model(File.read(File.join(__dir__, "../demo/tarnwater.basalt"))).then { |set| set.sheet_list.map { |sheet| [sheet.name, set, sheet] } }
+      Graphs
+        .model(File.read(File.join(__dir__, "../demo/tarnwater.basalt")))
+        .then { |set| set.sheet_list.map { |sheet| [sheet.name, set, sheet] } }
   end
 
   def compare(name, set, sheet)
@@ -44,7 +66,11 @@ class LayoutBench
   end
 
   def mine(draft, sheet, lines)
-    boxes = draft.things_on(sheet.id).reject { |thing| thing.kind == "subnet" }.to_h { |thing| [thing.id, draft.placement(sheet.id, thing.id).box] }
+    boxes =
+      draft
+        .things_on(sheet.id)
+        .reject { |thing| thing.kind == "subnet" }
+        .to_h { |thing| [thing.id, draft.placement(sheet.id, thing.id).box] }
     Quality.new(boxes, lines.map { |line| [*line.targets.values_at(0, -1), draft.placement(sheet.id, line.id).route["points"]] })
   end
 
@@ -58,7 +84,10 @@ class LayoutBench
 
   def theirs(other, lines)
     ends = lines.to_h { |line| [line.id, line.targets.values_at(0, -1)] }
-    Quality.new(other["boxes"].to_h { |id, x, y, w, h| [id, Basalt::Layout::Box.new(x:, y:, w:, h:)] }, other["routes"].map { |id, points| [*ends[id], points] })
+    Quality.new(
+      other["boxes"].to_h { |id, x, y, w, h| [id, Basalt::Layout::Box.new(x:, y:, w:, h:)] },
+      other["routes"].map { |id, points| [*ends[id], points] }
+    )
   end
 
   def counted(ours, theirs)
@@ -70,13 +99,25 @@ class LayoutBench
 
   # How large, and how far from the proportions of the paper.
   def shaped(ours, theirs)
-    { area: [ours, theirs].map { |one| format("%.1f", one.area / 1e6) }.join(" / "), distortion: [ours, theirs].map { |one| format("%.1f", one.distortion) }.join(" / ") }
+    {
+      area: [ours, theirs].map { |one| format("%.1f", one.area / 1e6) }.join(" / "),
+      distortion: [ours, theirs].map { |one| format("%.1f", one.distortion) }.join(" / ")
+    }
   end
 
   def row(name, things, figures)
     pairs = %i[crossings bends length through].map { |figure| "#{figures[:"#{figure}_ours"]} / #{figures[:"#{figure}_other"]}" }
-    puts format("%-26s %8s %9.0f %9.0f %7.2f %17s %15s %21s %9s %15s %11s", name[0, 26], things, figures[:ours], figures[:other], figures[:ours] / figures[:other], *pairs, figures[:area],
-                figures[:distortion])
+    puts format(
+      "%-26s %8s %9.0f %9.0f %7.2f %17s %15s %21s %9s %15s %11s",
+      name[0, 26],
+      things,
+      figures[:ours],
+      figures[:other],
+      figures[:ours] / figures[:other],
+      *pairs,
+      figures[:area],
+      figures[:distortion]
+    )
     $stdout.flush
   end
 end

@@ -22,8 +22,14 @@ class LoadBench
     ends = now + @seconds
     Array.new(WRITERS) { |n| Thread.new { write(n, sheet, cookie, token, ends) } }.each(&:join)
     waits = Array.new(@waits.length) { @waits.pop }.sort
-    puts format("%d writers: %.0f acts a second, p50 %.0f ms, p95 %.0f ms, %d failed", WRITERS, waits.length / @seconds.to_f, waits[waits.length / 2] * 1000,
-                waits[waits.length * 95 / 100] * 1000, @failed.length)
+    puts format(
+      "%d writers: %.0f acts a second, p50 %.0f ms, p95 %.0f ms, %d failed",
+      WRITERS,
+      waits.length / @seconds.to_f,
+      waits[waits.length / 2] * 1000,
+      waits[waits.length * 95 / 100] * 1000,
+      @failed.length
+    )
   end
 
   private

@@ -34,23 +34,35 @@ class MemoryBench
 
   def say(words)
     GC.start
-    held = ActiveRecord::Base.connection.select_value("SELECT count(*) FROM pg_stat_activity WHERE pid <> pg_backend_pid() AND application_name = '#{NAME}'").to_i + 1
+    held =
+      ActiveRecord::Base
+        .connection
+        .select_value("SELECT count(*) FROM pg_stat_activity WHERE pid <> pg_backend_pid() AND application_name = '#{NAME}'")
+        .to_i + 1
     puts format("%-44s %8.0f %12d", words, File.read("/proc/self/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024.0, held)
     $stdout.flush
   end
 
   def began(name, text)
-    Store::Project.open(name).tap do |project|
-      Store::ProjectSession.for(project.id).open do |desk|
-        desk.act(said: "began", by: "bench") do |draft|
-          Basalt::Statements::Document.new(text).into(draft)
-          draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
-        end
+    Store::Project
+      .open(name)
+      .tap do |project|
+        Store::ProjectSession
+          .for(project.id)
+          .open do |desk|
+            desk.act(said: "began", by: "bench") do |draft|
+              Basalt::Statements::Document.new(text).into(draft)
+              draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
+            end
+          end
       end
-    end
   end
 
-  def names(number) = (["project Memory #{number}", "sheet S: requirements"] + Array.new(ELEMENTS / 2) { |n| "requirement R#{n}: A person can do what is number #{n}." }).join("\n")
+  def names(number) =
+    (
+      ["project Memory #{number}", "sheet S: requirements"] +
+        Array.new(ELEMENTS / 2) { |n| "requirement R#{n}: A person can do what is number #{n}." }
+    ).join("\n")
 
   def session = Rack::Test::Session.new(Web::Application.with(secret: "0" * 64))
   def sheets(project) = Store::ProjectSession.for(project.id).open { |desk| desk.set.sheet_list.map(&:id) }
@@ -61,17 +73,19 @@ class MemoryBench
     jobs = Queue.new
     EXPORTS.times { |n| jobs << "/projects/#{project.id}/sheets/#{ids[n % ids.length]}/export.#{TYPES[(n / ids.length) % TYPES.length]}" }
     jobs.close
-    Array.new(AT_ONCE) {
-      Thread.new do
-        browser = session
-        while (address = jobs.pop)
-          browser.get(address)
-          abort browser.last_response.body unless browser.last_response.ok?
+    Array
+      .new(AT_ONCE) do
+        Thread.new do
+          browser = session
+          while (address = jobs.pop)
+            browser.get(address)
+            abort browser.last_response.body unless browser.last_response.ok?
+          end
+        ensure
+          ActiveRecord::Base.connection_handler.clear_active_connections!
         end
-      ensure
-        ActiveRecord::Base.connection_handler.clear_active_connections!
       end
-    }.each(&:join)
+      .each(&:join)
     say "after #{EXPORTS} exports, #{AT_ONCE} at a time"
   end
 
@@ -91,6 +105,6 @@ if $PROGRAM_NAME == __FILE__
   require_relative "../test/support/at_once"
   require "rack/test"
   url = ENV.fetch("DATABASE_URL")
-  Store::Database.connect("#{url}#{url.include?('?') ? '&' : '?'}application_name=#{MemoryBench::NAME}")
+  Store::Database.connect("#{url}#{url.include?("?") ? "&" : "?"}application_name=#{MemoryBench::NAME}")
   MemoryBench.new.measure
 end

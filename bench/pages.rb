@@ -43,7 +43,7 @@ class Pages
   def measure
     visit
     yield "first paint, ms", Array.new(3) { paint }
-    3.times { @session.find('[data-view=in]').click }
+    3.times { @session.find("[data-view=in]").click }
     %w[drag pan].each do |type|
       rate, taking_up = frames(type)
       next warn("#{type}: not measured, the browser did not answer") unless rate
@@ -60,7 +60,12 @@ class Pages
   def visit
     Capybara.register_driver(:bench) do |app|
       options = Selenium::WebDriver::Chrome::Options.new(args: FLAGS + ["--user-data-dir=#{Dir.mktmpdir}"], binary: "/usr/bin/chromium")
-      Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+      Capybara::Selenium::Driver.new(
+        app,
+        browser: :chrome,
+        options:,
+        service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
+      )
     end
     Capybara.server = :puma, { Silent: true, Threads: "1:4" }
     @session = Capybara::Session.new(:bench, Web::Application.with(secret: "0" * 64))

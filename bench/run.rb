@@ -44,7 +44,7 @@ class Bench
   def measure
     return LargeBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run if ARGV == ["large"]
 
-    puts "Ruby #{RUBY_VERSION}#{' with YJIT' if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
+    puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
     puts format("%-34s %8s %8s %8s %8s", "", "things", "p50", "p95", "cpu p95")
     warm_up
     SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }
@@ -62,7 +62,11 @@ class Bench
     puts "\nlinked sheet of #{size} things" unless @quiet
     project = Store::Project.open("Linked #{size}")
     desk = Store::ProjectSession.for(project.id)
-    report("tidy, with what is kept", size, times(1) { desk.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, Graphs.text(size, size)) } } })
+    report(
+      "tidy, with what is kept",
+      size,
+      times(1) { desk.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, Graphs.text(size, size)) } } }
+    )
     sheet = desk.open { |open| open.set.sheet_list.first }
     gestures(project, sheet, size)
     Pages.new(project, sheet).measure { |name, samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }
@@ -70,19 +74,38 @@ class Bench
 
   def gestures(project, sheet, size)
     post, = session("/projects/#{project.id}/sheets/#{sheet.id}")
-    ids = Store::ProjectSession.for(project.id).open { |open| open.set.things_on(sheet.id).map(&:id) }.shuffle(random: Random.new(1)).first(EDITS)
+    ids =
+      Store::ProjectSession
+        .for(project.id)
+        .open { |open| open.set.things_on(sheet.id).map(&:id) }
+        .shuffle(random: Random.new(1))
+        .first(EDITS)
     report("move one thing", size, times(ids.length) { |n| post.call("moves", moves: JSON.generate([[ids[n], 11, 7]])) })
-    report("edit one cell", size, times(ids.length) { |n| post.call("cells", kind: "device", cells: JSON.generate([[ids[n], "note", "seen #{n}"]])) })
-    report("paste 500 rows", size, times(3) { |n| post.call("cells", kind: "device", cells: JSON.generate(Array.new(500) { |row| ["new-#{row}", "name", "pasted-#{n}-#{row}"] })) })
+    report(
+      "edit one cell",
+      size,
+      times(ids.length) { |n| post.call("cells", kind: "device", cells: JSON.generate([[ids[n], "note", "seen #{n}"]])) }
+    )
+    report(
+      "paste 500 rows",
+      size,
+      times(3) do |n|
+        post.call("cells", kind: "device", cells: JSON.generate(Array.new(500) { |row| ["new-#{row}", "name", "pasted-#{n}-#{row}"] }))
+      end
+    )
     3.times { post.call("undo", {}) }
-    Store::ProjectSession.for(project.id).open do |open|
-      report("route every line", size, times(1) { route_all(open.set, sheet) })
-    end
+    Store::ProjectSession.for(project.id).open { |open| report("route every line", size, times(1) { route_all(open.set, sheet) }) }
   end
 
   def route_all(set, sheet)
     draft = Basalt::Change::Draft.new(set)
-    set.relations_on(sheet.id).each { |line| draft.apply(Basalt::Change::Arrange.new(placement_id: set.placement(sheet.id, line.id).id, to: { route: nil })) if set.placement(sheet.id, line.id) }
+    set
+      .relations_on(sheet.id)
+      .each do |line|
+        if set.placement(sheet.id, line.id)
+          draft.apply(Basalt::Change::Arrange.new(placement_id: set.placement(sheet.id, line.id).id, to: { route: nil }))
+        end
+      end
     Basalt::Drawing::Arranger.new(draft, sheet.id).follow
   end
 
@@ -111,7 +134,11 @@ class Bench
   def core(desk, sheet, count)
     desk.open do |open|
       report("tidy", count, times(5) { Basalt::Drawing::Arranger.new(Basalt::Change::Draft.new(open.set), sheet.id).tidy })
-      report("SVG of the whole sheet", count, times(5) { Basalt::Drawing::SVG.layers(Basalt::Drawing::Scene.new(open.set, sheet.id).items) })
+      report(
+        "SVG of the whole sheet",
+        count,
+        times(5) { Basalt::Drawing::SVG.layers(Basalt::Drawing::Scene.new(open.set, sheet.id).items) }
+      )
       report("all checks", count, times(5) { Basalt::Checks::Runner.new(open.set).findings })
       report("reading the project", count, times(3) { Store::Snapshot.read(open.project_id) })
     end
@@ -121,11 +148,23 @@ class Bench
     path = "/projects/#{project.id}/sheets/#{sheet.id}"
     post, browser = session(path)
     report("statement: a new thing", count, times(EDITS) { |n| post.call("statements", statements: "server bench-#{n}") })
-    report("statement: attached to a subnet", count, times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{60 + n}") })
-    report("statement: another address", count, times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{140 + n}") })
+    report(
+      "statement: attached to a subnet",
+      count,
+      times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{60 + n}") }
+    )
+    report(
+      "statement: another address",
+      count,
+      times(EDITS) { |n| post.call("statements", statements: "bench-#{n} on net-1 at .#{140 + n}") }
+    )
     ids = Store::ProjectSession.for(project.id).open { |open| EDITS.times.map { |n| open.set.named("bench-#{n}").first.id } }
     report("move a thing", count, times(EDITS) { |n| post.call("moves", moves: JSON.generate([[ids[n], 11, 7]])) })
-    report("findings after an edit", count, times(20, before: ->(n) { post.call("statements", statements: "server late-#{n}") }) { browser.get("#{path}/findings") })
+    report(
+      "findings after an edit",
+      count,
+      times(20, before: ->(n) { post.call("statements", statements: "server late-#{n}") }) { browser.get("#{path}/findings") }
+    )
     report("undo", count, times(20) { post.call("undo", {}) })
   end
 
@@ -134,7 +173,11 @@ class Bench
     browser = Rack::Test::Session.new(Web::Application.with(secret: "0" * 64))
     browser.get(path)
     token = browser.last_response.body[/name="token" value="([^"]+)"/, 1]
-    post = ->(rest, values) { browser.post("#{path}/#{rest}", values.merge(token:), "HTTP_HX_REQUEST" => "true").then { abort browser.last_response.body unless browser.last_response.ok? } }
+    post = ->(rest, values) do
+      browser
+        .post("#{path}/#{rest}", values.merge(token:), "HTTP_HX_REQUEST" => "true")
+        .then { abort browser.last_response.body unless browser.last_response.ok? }
+    end
     [post, browser]
   end
 
@@ -144,7 +187,11 @@ class Bench
     project = Store::Project.open("Bench inventory")
     mapping = Basalt::Network::Inventory::Columns.guess(Basalt::Formats::CSV.new(content).headings)
     intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.id, content:, file_name: "things.csv", mapping:)
-    report("CSV of #{ROWS} rows, whole", ROWS, times(1) { Store::Task.give(project.id, "inventory", { intake_id: intake.id, sheet_name: "Inventory" }, by: "bench") })
+    report(
+      "CSV of #{ROWS} rows, whole",
+      ROWS,
+      times(1) { Store::Task.give(project.id, "inventory", { intake_id: intake.id, sheet_name: "Inventory" }, by: "bench") }
+    )
     abort intake.task.result.inspect unless intake.task.state == "done"
   end
 

@@ -16,7 +16,11 @@ class SchemaBench
     all = timed { script = journey }
     @report.call("schema: all of it", TABLES, all)
     puts format("%-34s %8s %8d MB more", "schema: memory", TABLES, (memory - before) / 1024)
-    @report.call("schema: proved on the server", TABLES, timed { abort "the script did not load" unless Store::Proof.of(script.statements).passed? })
+    @report.call(
+      "schema: proved on the server",
+      TABLES,
+      timed { abort "the script did not load" unless Store::Proof.of(script.statements).passed? }
+    )
     switched
   end
 
@@ -47,22 +51,27 @@ class SchemaBench
     random = Random.new(4)
     foreign = (0...FOREIGN).map { |n| [n, random.rand(TABLES), random.rand(TABLES)] }
     columns = foreign.group_by { |_, from, _| from }
-    made = (0...TABLES).map do |n|
-      own = (0...6).map { |c| "c#{c} integer" } + columns.fetch(n, []).map { |r, _, _| "r#{r} bigint" }
-      "CREATE TABLE t#{n} (t#{n}_id bigint PRIMARY KEY, code varchar(20) NOT NULL UNIQUE, name text, #{own.join(', ')});"
-    end
+    made =
+      (0...TABLES).map do |n|
+        own = (0...6).map { |c| "c#{c} integer" } + columns.fetch(n, []).map { |r, _, _| "r#{r} bigint" }
+        "CREATE TABLE t#{n} (t#{n}_id bigint PRIMARY KEY, code varchar(20) NOT NULL UNIQUE, name text, #{own.join(", ")});"
+      end
     (made + foreign.map { |n, from, to| "ALTER TABLE t#{from} ADD FOREIGN KEY (r#{n}) REFERENCES t#{to} (t#{to}_id);" }).join("\n")
   end
 
   def switched
-    text = "sheet S: entities\n#{(1..ENTITIES).map { |n| "entity E#{n}\nE#{n} has code key, name required, size, place (x, y)" }.join("\n")}\n" +
-           (2..ENTITIES).map { |n| "a E#{n} uses exactly one E#{(n / 2) + 1}; a E#{(n / 2) + 1} \"is used by\" zero or more E#{n}" }.join("\n")
+    text =
+      "sheet S: entities\n#{(1..ENTITIES).map { |n| "entity E#{n}\nE#{n} has code key, name required, size, place (x, y)" }.join("\n")}\n" +
+      (2..ENTITIES)
+        .map { |n| "a E#{n} uses exactly one E#{(n / 2) + 1}; a E#{(n / 2) + 1} \"is used by\" zero or more E#{n}" }
+        .join("\n")
     draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
     Basalt::Statements::Document.new(text).into(draft)
     sheet = draft.sheet_list.first.id
     Basalt::Drawing::Arranger.new(draft, sheet).tidy
     @report.call("notation switched, first time", ENTITIES, timed { switch(draft, sheet, "diamonds") { |arranger| arranger.tidy } })
-    samples = %w[plain diamonds].cycle.first(20).map { |variant| timed { switch(draft, sheet, variant == "plain" ? nil : variant, &:complete) } }
+    samples =
+      %w[plain diamonds].cycle.first(20).map { |variant| timed { switch(draft, sheet, variant == "plain" ? nil : variant, &:complete) } }
     @report.call("notation switched", ENTITIES, *samples)
   end
 

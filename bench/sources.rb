@@ -8,7 +8,28 @@ class SourceBench
   # Lines of a page, and words of a line.
   LINES = 40
   WORDS = 12
-  VOCABULARY = %w[caller report leak clerk book crew repair main valve street order sign notice water district reading alarm engineer priority hour].freeze
+  VOCABULARY = %w[
+    caller
+    report
+    leak
+    clerk
+    book
+    crew
+    repair
+    main
+    valve
+    street
+    order
+    sign
+    notice
+    water
+    district
+    reading
+    alarm
+    engineer
+    priority
+    hour
+  ].freeze
 
   # @yieldparam name [String]
   # @yieldparam size [Integer]
@@ -36,10 +57,18 @@ class SourceBench
   def measure(path, text)
     @report.call("source: opened", PAGES, *Array.new(10) { timed { @browser.get(path) } })
     marks = Array.new(40) { |n| text[n * (text.length / 40)].split.first(4).join(" ") }
-    @report.call("source: a phrase marked", PAGES, *marks.map { |quote| timed { sent("#{path}/marks", quote:, as: "remark", note: "seen") } })
+    @report.call(
+      "source: a phrase marked",
+      PAGES,
+      *marks.map { |quote| timed { sent("#{path}/marks", quote:, as: "remark", note: "seen") } }
+    )
     @report.call("source: opened with marks", PAGES, *Array.new(10) { timed { @browser.get(path) } })
     altered = text.each_with_index.map { |line, index| (index % 50).zero? ? "#{line} altered" : line }
-    @report.call("source: a new version compared", PAGES, timed { @browser.post("#{path}/versions", { token: @token, file: upload(altered) }) })
+    @report.call(
+      "source: a new version compared",
+      PAGES,
+      timed { @browser.post("#{path}/versions", { token: @token, file: upload(altered) }) }
+    )
   end
 
   def sent(path, **values)

@@ -4,17 +4,22 @@ require "bundler/setup"
 require_relative "../lib/basalt"
 
 # Keeping: what stands in the database.
-module Store; end
+module Store
+end
 
 # The pages, and what the families bring to them.
 module Web
-  module Families; end
+  module Families
+  end
 end
 
 # The commands.
-module CommandLine; end
+module CommandLine
+end
+
 # Drawings as files.
-module Drawings; end
+module Drawings
+end
 
 APPLICATION_ROOT = File.expand_path("..", __dir__)
 
@@ -24,7 +29,11 @@ Zeitwerk::Loader.new.tap do |loader|
   loader.push_dir(File.join(APPLICATION_ROOT, "app/families"), namespace: Web::Families)
   loader.push_dir(File.join(APPLICATION_ROOT, "app/command_line"), namespace: CommandLine)
   loader.push_dir(File.join(APPLICATION_ROOT, "app/drawings"), namespace: Drawings)
-  loader.ignore(File.join(APPLICATION_ROOT, "store/migrations"), File.join(APPLICATION_ROOT, "app/web/views"), *Dir[File.join(APPLICATION_ROOT, "app/families/*/views")])
+  loader.ignore(
+    File.join(APPLICATION_ROOT, "store/migrations"),
+    File.join(APPLICATION_ROOT, "app/web/views"),
+    *Dir[File.join(APPLICATION_ROOT, "app/families/*/views")]
+  )
   loader.setup
 end
 

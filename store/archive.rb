@@ -12,7 +12,8 @@ module Store
     # @return [String] JSON
     def write(project_id)
       ActiveRecord::Base.transaction(isolation: :repeatable_read) do
-        extras = Basalt::Formats::ProjectDocument::Extras.new(journal: journal(project_id), images: images(project_id), texts: texts(project_id))
+        extras =
+          Basalt::Formats::ProjectDocument::Extras.new(journal: journal(project_id), images: images(project_id), texts: texts(project_id))
         Basalt::Formats::ProjectDocument.write(Snapshot.new(project_id).read, extras:)
       end
     end
@@ -49,19 +50,47 @@ module Store
     end
 
     def images(project_id)
-      Image.where(project_id:).order(:created_at).map do |image|
-        { id: image.id, name: image.name, type: image.type, width: image.width, height: image.height, data: Base64.strict_encode64(image.content) }
-      end
+      Image
+        .where(project_id:)
+        .order(:created_at)
+        .map do |image|
+          {
+            id: image.id,
+            name: image.name,
+            type: image.type,
+            width: image.width,
+            height: image.height,
+            data: Base64.strict_encode64(image.content)
+          }
+        end
     end
 
-    def texts(project_id) = SourceText.where(project_id:).order(:source_id, :version).map { |text| { source_id: text.source_id, version: text.version, content: text.content } }
+    def texts(project_id) =
+      SourceText
+        .where(project_id:)
+        .order(:source_id, :version)
+        .map { |text| { source_id: text.source_id, version: text.version, content: text.content } }
 
     def keep(fresh, images)
       project = Project.open(fresh.name)
       Writer.new(project.id).write(fresh.effect)
       images.each { |image| Image.create!(**image, project_id: project.id) }
       fresh.texts.each { |text| SourceText.create!(**text, project_id: project.id) }
-      fresh.journal.each_slice(500) { |rows| JournalEntry.insert_all(rows.map { |row| { "sheet_id" => nil, "of_number" => nil, **row, "project_id" => project.id, "row_version" => Basalt::Model::RowVersions::CURRENT } }) }
+      fresh
+        .journal
+        .each_slice(500) do |rows|
+          JournalEntry.insert_all(
+            rows.map do |row|
+              {
+                "sheet_id" => nil,
+                "of_number" => nil,
+                **row,
+                "project_id" => project.id,
+                "row_version" => Basalt::Model::RowVersions::CURRENT
+              }
+            end
+          )
+        end
       project.update!(version: fresh.journal.filter_map { |row| row["number"] }.max || 0)
       project
     end

@@ -18,7 +18,14 @@ module Store
     def connect(url, own: false)
       @own = own
       @url = url
-      ActiveRecord::Base.establish_connection(url:, adapter: "postgresql", pool: POOL, prepared_statements: true, connect_timeout: 5, idle_timeout: 60)
+      ActiveRecord::Base.establish_connection(
+        url:,
+        adapter: "postgresql",
+        pool: POOL,
+        prepared_statements: true,
+        connect_timeout: 5,
+        idle_timeout: 60
+      )
       ActiveRecord::Base.logger = nil
       ActiveRecord.default_timezone = :utc
     end

@@ -32,14 +32,22 @@ module Store
     def known = @guard.synchronize { [@version, @by_check] }
 
     def work_out(set, version, by_check)
-      stale = by_check && @guard.synchronize { @touched.select { |at, _| at > version && at <= set.version } }.values.reduce(Basalt::Checks::Touched.new, :+)
-      Basalt::Checks::Runner.new(set, known: by_check || {}).by_check(stale).tap do |found|
-        @guard.synchronize do
-          @version = set.version
-          @by_check = found
-          @touched.delete_if { |at, _| at <= set.version }
+      stale =
+        by_check &&
+        @guard
+          .synchronize { @touched.select { |at, _| at > version && at <= set.version } }
+          .values
+          .reduce(Basalt::Checks::Touched.new, :+)
+      Basalt::Checks::Runner
+        .new(set, known: by_check || {})
+        .by_check(stale)
+        .tap do |found|
+          @guard.synchronize do
+            @version = set.version
+            @by_check = found
+            @touched.delete_if { |at, _| at <= set.version }
+          end
         end
-      end
     end
   end
 end

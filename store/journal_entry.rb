@@ -15,10 +15,12 @@ module Store
     def self.to_redo(project_id, sheet_id) = acts(project_id, sheet_id).where(state: "undone").order(:number).first
 
     # @return [JournalEntry, nil] the act that was asked for under that id
-    def self.asked_for(project_id, act_id) = act_id && where(project_id:, act_id:).select(:project_id, :number, :sheet_id, :said, :answer).first
+    def self.asked_for(project_id, act_id) =
+      act_id && where(project_id:, act_id:).select(:project_id, :number, :sheet_id, :said, :answer).first
 
-    ABOUT = "EXISTS (SELECT 1 FROM jsonb_array_elements(deltas) AS delta " \
-            "WHERE ? IN (delta ->> 'id', delta -> 'before' ->> 'element_id', delta -> 'after' ->> 'element_id'))"
+    ABOUT =
+      "EXISTS (SELECT 1 FROM jsonb_array_elements(deltas) AS delta " \
+      "WHERE ? IN (delta ->> 'id', delta -> 'before' ->> 'element_id', delta -> 'after' ->> 'element_id'))"
     private_constant :ABOUT
 
     # @param element_id [String, nil] entries that altered this element or where it stands

@@ -34,10 +34,12 @@ module Store
 
     # @return [Array<Entry>] in order; a version at which only the name became different has none
     def entries
-      @rows.select { |row| row["number"] }.map do |row|
-        deltas = JSON.parse(row["deltas"]).map { |delta| Rows.load_delta(delta, row["row_version"]) }
-        Entry.new(row["number"], Basalt::Change::Effect.new(deltas:))
-      end
+      @rows
+        .select { |row| row["number"] }
+        .map do |row|
+          deltas = JSON.parse(row["deltas"]).map { |delta| Rows.load_delta(delta, row["row_version"]) }
+          Entry.new(row["number"], Basalt::Change::Effect.new(deltas:))
+        end
     end
   end
 end

@@ -184,9 +184,15 @@ module Store
 
     def ghost(draft, sheet_id, contents)
       Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: spatial_index(draft, sheet_id)).follow(grow: false)
-      fresh = draft.placements.differences.filter_map { |_, before, after| after.key if after&.sheet_id == sheet_id && (before.nil? || before.route != after.route) }
+      fresh =
+        draft.placements.differences.filter_map do |_, before, after|
+          after.key if after&.sheet_id == sheet_id && (before.nil? || before.route != after.route)
+        end
       scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents:)
-      (fresh | ruled(draft, sheet_id)).first(MOST_GHOSTS).filter_map { |key| scene.set.placement(sheet_id, key) }.flat_map { |placement| scene.items_of(placement) }
+      (fresh | ruled(draft, sheet_id))
+        .first(MOST_GHOSTS)
+        .filter_map { |key| scene.set.placement(sheet_id, key) }
+        .flat_map { |placement| scene.items_of(placement) }
     ensure
       @spatial_indexes[sheet_id]&.renew(@set, Basalt::Drawing::Affected.by(draft))
     end
@@ -211,7 +217,9 @@ module Store
       tail.entries.each { |entry| catch_up(entry.effect, entry.number) }
       @set.advance(Basalt::Change::Effect.new(deltas: [], project: tail.name), version: tail.version)
     rescue Basalt::Mistake, KeyError, NoMethodError => e
-      warn "#{project_id} is read whole, since an entry could not be followed: #{e.message.lines.first}" unless e.is_a?(Basalt::Change::Conflict)
+      unless e.is_a?(Basalt::Change::Conflict)
+        warn "#{project_id} is read whole, since an entry could not be followed: #{e.message.lines.first}"
+      end
       read_afresh
     end
 
@@ -241,7 +249,9 @@ module Store
     # Every other sheet on which something of it shows follows.
     def arrange(draft, sheet_id, tidy, by_hand)
       tidy(draft, sheet_id, tidy, by_hand) if tidy
-      (touched_sheets(draft) - (tidy ? [sheet_id] : [])).each { |id| Basalt::Drawing::Arranger.new(draft, id, spatial_index: spatial_index(draft, id)).follow }
+      (touched_sheets(draft) - (tidy ? [sheet_id] : [])).each do |id|
+        Basalt::Drawing::Arranger.new(draft, id, spatial_index: spatial_index(draft, id)).follow
+      end
     end
 
     def tidy(draft, sheet_id, what, by_hand)
@@ -261,7 +271,11 @@ module Store
 
     # What came to a sheet or went from it counts as touched; sheets count as a kind.
     def touched(draft, effect)
-      placed = effect.on(:placements).select { |delta| delta.before.nil? || delta.after.nil? }.filter_map { |delta| draft.element((delta.after || delta.before).element_id)&.kind }
+      placed =
+        effect
+          .on(:placements)
+          .select { |delta| delta.before.nil? || delta.after.nil? }
+          .filter_map { |delta| draft.element((delta.after || delta.before).element_id)&.kind }
       Basalt::Checks::Touched.by(effect, kinds: placed | (effect.on(:sheets).any? ? ["sheet"] : []))
     end
 
@@ -305,7 +319,17 @@ module Store
       return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
 
       affected = Basalt::Drawing::Affected.by(draft)
-      version = Repository.new(project_id, said_by: by).commit(effect, said:, sheet_id:, act:, of:, from: patient ? nil : set.version, request: @request, &along)
+      version =
+        Repository.new(project_id, said_by: by).commit(
+          effect,
+          said:,
+          sheet_id:,
+          act:,
+          of:,
+          from: patient ? nil : set.version,
+          request: @request,
+          &along
+        )
       @request&.kept = true
       @request = nil
       keep_in_step(effect, affected, version, draft)

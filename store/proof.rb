@@ -10,9 +10,7 @@ module Store
 
     # How it ended: the number of statements that ran, and of the one that failed the server's
     # own +message+, the +element_id+ and the +part_id+ it is about and the +line+ of SQL that the server points at.
-    Outcome = Basalt::Value.of(:ran, :message, :element_id, :part_id, :line) do
-      def passed? = message.nil?
-    end
+    Outcome = Basalt::Value.of(:ran, :message, :element_id, :part_id, :line) { def passed? = message.nil? }
 
     # @param statements [Array<#sql, #element_id, #part_id>]
     # @return [Outcome]
@@ -42,7 +40,9 @@ module Store
 
     def attempt(scratch, statements)
       statements.each_with_index do |statement, index|
-        return Outcome.new(ran: index, message: "the script takes longer than #{ALL} seconds", element_id: statement.element_id) if Process.clock_gettime(Process::CLOCK_MONOTONIC) > @ends
+        if Process.clock_gettime(Process::CLOCK_MONOTONIC) > @ends
+          return Outcome.new(ran: index, message: "the script takes longer than #{ALL} seconds", element_id: statement.element_id)
+        end
 
         # Taken alone: no second command can be hidden in a name, a type or an expression.
         scratch.exec_params(statement.text, [])
@@ -59,13 +59,25 @@ module Store
       position = said&.error_field(PG::Result::PG_DIAG_STATEMENT_POSITION)&.to_i
       message = said&.error_field(PG::Result::PG_DIAG_MESSAGE_PRIMARY) || error.message.strip
       number = position && statement.text[0, position - 1].count("\n")
-      Outcome.new(ran: index, message:, element_id: statement.element_id, part_id: number && statement.parts&.at(number), line: number && statement.text.lines[number].strip.delete_suffix(","))
+      Outcome.new(
+        ran: index,
+        message:,
+        element_id: statement.element_id,
+        part_id: number && statement.parts&.at(number),
+        line: number && statement.text.lines[number].strip.delete_suffix(",")
+      )
     end
 
     def make
-      admin.exec("CREATE ROLE #{@name} LOGIN PASSWORD '#{@password}' NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION CONNECTION LIMIT 2")
-      { "statement_timeout" => "#{STATEMENT}s", "lock_timeout" => "2s", "temp_file_limit" => "100MB", "idle_in_transaction_session_timeout" => "10s" }
-        .each { |setting, value| admin.exec("ALTER ROLE #{@name} SET #{setting} = '#{value}'") }
+      admin.exec(
+        "CREATE ROLE #{@name} LOGIN PASSWORD '#{@password}' NOSUPERUSER NOCREATEDB NOCREATEROLE NOREPLICATION CONNECTION LIMIT 2"
+      )
+      {
+        "statement_timeout" => "#{STATEMENT}s",
+        "lock_timeout" => "2s",
+        "temp_file_limit" => "100MB",
+        "idle_in_transaction_session_timeout" => "10s"
+      }.each { |setting, value| admin.exec("ALTER ROLE #{@name} SET #{setting} = '#{value}'") }
       admin.exec("CREATE DATABASE #{@name} OWNER #{@name} TEMPLATE template0")
       # On a server of Basalt's own whoever may not say so may not reach what it keeps either; of a server
       # that is somebody else's no rights are altered.
@@ -86,9 +98,12 @@ module Store
 
     # The server that the pages are kept on, however it was named.
     def admin
-      @admin ||= ActiveRecord::Base.connection_pool.with_connection do |held|
-        PG.connect(held.raw_connection.conninfo_hash.compact.slice(:host, :hostaddr, :port, :user, :password, :dbname, :sslmode, :sslrootcert))
-      end
+      @admin ||=
+        ActiveRecord::Base.connection_pool.with_connection do |held|
+          PG.connect(
+            held.raw_connection.conninfo_hash.compact.slice(:host, :hostaddr, :port, :user, :password, :dbname, :sslmode, :sslrootcert)
+          )
+        end
     end
 
     def address = { host: admin.host, port: admin.port }

@@ -70,10 +70,18 @@ module Store
     # New rows come behind those that somebody else made in the meantime.
     def behind_others(effect)
       connection.exec_query("SELECT 1 FROM projects WHERE id = $1 FOR UPDATE", "lock", [@project_id])
-      shifts = Basalt::Model::RowTypes.tables.to_h { |table| [table, shift(table, effect.on(table).filter_map { |delta| delta.after.ordinal unless delta.before })] }
+      shifts =
+        Basalt::Model::RowTypes.tables.to_h do |table|
+          [table, shift(table, effect.on(table).filter_map { |delta| delta.after.ordinal unless delta.before })]
+        end
       return effect if shifts.values.all?(&:zero?)
 
-      effect.with(deltas: effect.deltas.map { |delta| delta.before ? delta : delta.with(after: delta.after.with(ordinal: delta.after.ordinal + shifts[delta.table])) })
+      effect.with(
+        deltas:
+          effect.deltas.map do |delta|
+            delta.before ? delta : delta.with(after: delta.after.with(ordinal: delta.after.ordinal + shifts[delta.table]))
+          end
+      )
     end
 
     def shift(table, ordinals)
@@ -85,7 +93,19 @@ module Store
 
     def record(effect, said:, sheet_id:, act:, of:, from:, request:)
       deltas = effect.deltas.map { |delta| Rows.dump_delta(delta) }.to_json
-      values = [@project_id, sheet_id, effect.project, act, of, said[0, 500], @said_by, deltas, request&.id, request&.answer&.to_json, from]
+      values = [
+        @project_id,
+        sheet_id,
+        effect.project,
+        act,
+        of,
+        said[0, 500],
+        @said_by,
+        deltas,
+        request&.id,
+        request&.answer&.to_json,
+        from
+      ]
       row = connection.exec_query(RECORD, "record", values).first
       raise_missing(from) unless row
 

@@ -12,7 +12,8 @@ module Store
     # @param version [Integer] of the shape that the rows were kept in
     def load_delta(json, version)
       type = Basalt::Model::RowTypes.of(json["table"].to_sym)
-      before, after = json.values_at("before", "after").map { |row| type.load(Basalt::Model::RowVersions.upgrade(type.table, row, version)) }
+      before, after =
+        json.values_at("before", "after").map { |row| type.load(Basalt::Model::RowVersions.upgrade(type.table, row, version)) }
       Basalt::Change::Delta.new(table: type.table, id: json["id"], before:, after:)
     end
   end

@@ -16,9 +16,9 @@ module Store
     end
 
     def read
-      Basalt::Model::WorkingSet.new(project: @project.name, version: @project.version).tap do |set|
-        Basalt::Model::RowTypes::ALL.each { |table, type| rows_of(type) { |row| set.table(table).put(row) } }
-      end
+      Basalt::Model::WorkingSet
+        .new(project: @project.name, version: @project.version)
+        .tap { |set| Basalt::Model::RowTypes::ALL.each { |table, type| rows_of(type) { |row| set.table(table).put(row) } } }
     end
 
     private
@@ -42,9 +42,12 @@ module Store
       members = type.row.members
       nested = type.nested.map { |member, value| [members.index(member), owned(type, member, value)] }
       json = json_columns(type.table, members)
-      shared = members.each_index.reject { |index| json.include?(index) || type.nested.key?(members[index]) || %i[name ordinal].include?(members[index]) }
+      shared =
+        members.each_index.reject do |index|
+          json.include?(index) || type.nested.key?(members[index]) || %i[name ordinal].include?(members[index])
+        end
       columns = members.map { |member| type.nested.key?(member) ? "NULL" : member }
-      each_row("SELECT #{columns.join(', ')} FROM #{type.table} WHERE project_id = $1 ORDER BY ordinal") do |values|
+      each_row("SELECT #{columns.join(", ")} FROM #{type.table} WHERE project_id = $1 ORDER BY ordinal") do |values|
         json.each { |index| values[index] = parse(values[index]) }
         shared.each { |index| values[index] = share(values[index]) }
         nested.each { |index, lists| values[index] = lists.fetch(values[0], NONE) }
@@ -70,7 +73,9 @@ module Store
       columns = value.members.map { |column| "o.#{column}" }.join(", ")
       json = json_columns(member, value.members).map { |index| index + 2 }
       lists = Hash.new { |hash, id| hash[id] = [] }
-      each_row("SELECT o.element_id, o.position, #{columns} FROM #{member} o JOIN #{type.table} x ON x.id = o.element_id WHERE x.project_id = $1") do |values|
+      each_row(
+        "SELECT o.element_id, o.position, #{columns} FROM #{member} o JOIN #{type.table} x ON x.id = o.element_id WHERE x.project_id = $1"
+      ) do |values|
         values.map!.with_index { |one, index| json.include?(index) ? parse(one) : share(one) }
         id, position = values.shift(2)
         lists[id][position] = value.restore(values)

@@ -10,7 +10,8 @@ module Store
     # How long a file that came of one is kept.
     KEPT = 24 * 60 * 60
     # Somebody said stop.
-    class Cancelled < StandardError; end
+    class Cancelled < StandardError
+    end
 
     class << self
       # By kind, what does the work: it gets the task and answers with a Result, or has kept one itself.
@@ -22,13 +23,17 @@ module Store
         raise ArgumentError, "nobody works “#{kind}”" unless workers.key?(kind)
 
         forget_old_files
-        task = transaction { create!(id: SecureRandom.uuid, project_id:, kind:, arguments:, said_by: by).tap { |one| TaskJob.enqueue(one.id) } }
+        task =
+          transaction do
+            create!(id: SecureRandom.uuid, project_id:, kind:, arguments:, said_by: by).tap { |one| TaskJob.enqueue(one.id) }
+          end
         task.reload
       end
     end
 
     # Files can be made again, and are large.
-    def self.forget_old_files = where(state: "done").where.not(content: nil).where("created_at < ?", Time.now.utc - KEPT).update_all(content: nil)
+    def self.forget_old_files =
+      where(state: "done").where.not(content: nil).where("created_at < ?", Time.now.utc - KEPT).update_all(content: nil)
 
     # What a task came to: plain values, and the +content+ of a file with its type and name.
     Result = Basalt::Value.of(:values, :content, :content_type, :file_name)
@@ -54,7 +59,14 @@ module Store
 
     # @param result [Result]
     def keep(result)
-      update!(state: "done", done: total, result: result.values, content: result.content, content_type: result.content_type, file_name: result.file_name)
+      update!(
+        state: "done",
+        done: total,
+        result: result.values,
+        content: result.content,
+        content_type: result.content_type,
+        file_name: result.file_name
+      )
     end
 
     # How far it is; on the way, whether it is still wanted.

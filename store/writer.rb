@@ -35,14 +35,20 @@ module Store
       end
     end
 
-    def columns_of(type, row) = row.to_h.except(*type.nested.keys).merge(project_id: @project_id, **type.derived.transform_values { |made| made.call(row) })
+    def columns_of(type, row) =
+      row.to_h.except(*type.nested.keys).merge(project_id: @project_id, **type.derived.transform_values { |made| made.call(row) })
+
     def owned(row, member) = row.public_send(member).each_with_index.map { |one, position| { element_id: row.id, position:, **one.to_h } }
 
     # One statement a batch, the rows handed over as JSON.
     def insert(table, rows)
       rows.each_slice(BATCH) do |batch|
         columns = batch.first.keys.join(", ")
-        connection.exec_update("INSERT INTO #{table} (#{columns}) SELECT #{columns} FROM jsonb_populate_recordset(NULL::#{table}, $1::jsonb)", "insert", [batch.to_json])
+        connection.exec_update(
+          "INSERT INTO #{table} (#{columns}) SELECT #{columns} FROM jsonb_populate_recordset(NULL::#{table}, $1::jsonb)",
+          "insert",
+          [batch.to_json]
+        )
       end
     end
 
@@ -50,7 +56,8 @@ module Store
       deltas.each do |type, list|
         ids = list.map(&:id).to_json
         type.nested.each_key { |member| connection.exec_update("DELETE FROM #{member} WHERE element_id = ANY(#{IDS})", "owned", [ids]) }
-        gone = connection.exec_delete("DELETE FROM #{type.table} WHERE project_id = $2 AND id = ANY(#{IDS})", "delete", [ids, @project_id])
+        gone =
+          connection.exec_delete("DELETE FROM #{type.table} WHERE project_id = $2 AND id = ANY(#{IDS})", "delete", [ids, @project_id])
         conflict(type, list.first.before) if gone != list.length && type.nested.any?
       end
     end
@@ -60,9 +67,9 @@ module Store
 
     # Those that differ in the same members at once: tidying alters thousands.
     def alter(type, deltas)
-      deltas.group_by { |delta| delta.altered - type.nested.keys }.each do |altered, list|
-        list.each_slice(BATCH) { |batch| update(type, altered, batch) } if altered.any?
-      end
+      deltas
+        .group_by { |delta| delta.altered - type.nested.keys }
+        .each { |altered, list| list.each_slice(BATCH) { |batch| update(type, altered, batch) } if altered.any? }
       type.nested.each_key { |member| deltas.each { |delta| replace(type, member, delta) if delta.altered.include?(member) } }
     end
 
@@ -71,13 +78,21 @@ module Store
       merged = altered & type.merged
       whole = altered & type.whole
       compared = type.compared(altered)
-      values = deltas.map { |delta| { now: now(type, delta, whole), was: delta.before.to_h.slice(*compared), **merged.to_h { |member| [member, patch(delta, member)] } } }
+      values =
+        deltas.map do |delta|
+          {
+            now: now(type, delta, whole),
+            was: delta.before.to_h.slice(*compared),
+            **merged.to_h { |member| [member, patch(delta, member)] }
+          }
+        end
       done = connection.exec_query(update_sql(type, whole, compared, merged), "alter", [values.to_json, @project_id]).rows.flatten
       missed = deltas.find { |delta| !done.include?(delta.id) } if done.length != deltas.length
       conflict(type, missed.before) if missed
     end
 
-    def now(type, delta, whole) = { id: delta.id, **delta.after.to_h.slice(*whole), **type.derived.transform_values { |made| made.call(delta.after) } }
+    def now(type, delta, whole) =
+      { id: delta.id, **delta.after.to_h.slice(*whole), **type.derived.transform_values { |made| made.call(delta.after) } }
 
     # Only the facts that differ are written, and only over the values that they had.
     def patch(delta, member)
@@ -87,10 +102,12 @@ module Store
     end
 
     def update_sql(type, whole, compared, merged)
-      sets = (whole + type.derived.keys).map { |column| "#{column} = n.#{column}" } + merged.map { |column| "#{column} = #{merged_sql(type, column)}" }
+      sets =
+        (whole + type.derived.keys).map { |column| "#{column} = n.#{column}" } +
+        merged.map { |column| "#{column} = #{merged_sql(type, column)}" }
       same = compared.map { |column| "t.#{column} IS NOT DISTINCT FROM w.#{column}" } + merged.map { |column| unaltered_sql(column) }
       <<~SQL
-        UPDATE #{type.table} t SET #{sets.join(', ')}
+        UPDATE #{type.table} t SET #{sets.join(", ")}
         FROM jsonb_array_elements($1::jsonb) AS v(row), jsonb_populate_record(NULL::#{type.table}, v.row -> 'now') AS n, jsonb_populate_record(NULL::#{type.table}, v.row -> 'was') AS w
         WHERE t.id = n.id AND t.project_id = $2#{same.map { |condition| " AND #{condition}" }.join} RETURNING t.id
       SQL
@@ -98,18 +115,24 @@ module Store
 
     # A member that may be nil is nil when nothing is left in it.
     def merged_sql(type, column)
-      patched = "(coalesce(t.#{column}, '{}') || (v.row #> '{#{column},set}')) - ARRAY(SELECT jsonb_array_elements_text(v.row #> '{#{column},cleared}'))"
+      patched =
+        "(coalesce(t.#{column}, '{}') || (v.row #> '{#{column},set}')) - ARRAY(SELECT jsonb_array_elements_text(v.row #> '{#{column},clea" \
+        "red}'))"
       connection.schema_cache.columns_hash(type.table.to_s).fetch(column.to_s).null ? "NULLIF(#{patched}, '{}')" : patched
     end
 
     def unaltered_sql(column)
-      "NOT EXISTS (SELECT 1 FROM jsonb_each(v.row #> '{#{column},was}') AS was(key, value) WHERE NULLIF(was.value, 'null'::jsonb) IS DISTINCT FROM t.#{column} -> was.key)"
+      "NOT EXISTS (SELECT 1 FROM jsonb_each(v.row #> '{#{column},was}') AS was(key, value) WHERE NULLIF(was.value, 'null'::jsonb) IS " \
+        "DISTINCT FROM t.#{column} -> was.key)"
     end
 
     def replace(type, member, delta)
       columns = type.nested[member].members.join(", ")
-      standing = connection.exec_query("SELECT #{columns} FROM #{member} WHERE element_id = $1 ORDER BY position", "owned", [delta.id]).to_a
-                           .map { |row| type.nested[member].load(row.merge("facts" => JSON.parse(row["facts"]))) }
+      standing =
+        connection
+          .exec_query("SELECT #{columns} FROM #{member} WHERE element_id = $1 ORDER BY position", "owned", [delta.id])
+          .to_a
+          .map { |row| type.nested[member].load(row.merge("facts" => JSON.parse(row["facts"]))) }
       conflict(type, delta.before) unless standing == delta.before.public_send(member)
 
       connection.exec_delete("DELETE FROM #{member} WHERE element_id = $1", "owned", [delta.id])

@@ -20,20 +20,27 @@ class TestRun
   def run
     Dir.mktmpdir("basalt-test") do |folder|
       File.chmod(0o755, folder)
-      with_databases(folder) { |urls| lanes.zip(urls).map { |lane, url| Thread.new { lane.each { |name, files| ruby(name, files, url) } } }.each(&:join) }
+      with_databases(folder) do |urls|
+        lanes.zip(urls).map { |lane, url| Thread.new { lane.each { |name, files| ruby(name, files, url) } } }.each(&:join)
+      end
     end
     care if @files.empty?
     failed = Array.new(@failed.length) { @failed.pop }
-    puts failed.empty? ? "\nAll of it passed." : "\nFailed: #{failed.join(', ')}"
+    puts failed.empty? ? "\nAll of it passed." : "\nFailed: #{failed.join(", ")}"
     failed.empty?
   end
 
   private
 
   def lanes
-    @lanes ||= LANES.map do |lane|
-      lane.transform_values { |folder| Dir["#{folder}/**/*_test.rb"].select { |file| @files.empty? || @files.include?(file) } }.reject { |_, files| files.empty? }
-    end.reject(&:empty?)
+    @lanes ||=
+      LANES
+        .map do |lane|
+          lane
+            .transform_values { |folder| Dir["#{folder}/**/*_test.rb"].select { |file| @files.empty? || @files.include?(file) } }
+            .reject { |_, files| files.empty? }
+        end
+        .reject(&:empty?)
   end
 
   def with_databases(folder)
@@ -78,7 +85,22 @@ class TestRun
   def care
     puts "\n== style and safety"
     step("rubocop", "bundle", "exec", "rubocop", "--format", "quiet")
-    step("brakeman", "bundle", "exec", "brakeman", "--force", "--quiet", "--no-pager", "--no-summary", "--except", "EOLRails", "--ignore-config", "config/brakeman.ignore", "--path", ".")
+    step(
+      "brakeman",
+      "bundle",
+      "exec",
+      "brakeman",
+      "--force",
+      "--quiet",
+      "--no-pager",
+      "--no-summary",
+      "--except",
+      "EOLRails",
+      "--ignore-config",
+      "config/brakeman.ignore",
+      "--path",
+      "."
+    )
   end
 
   def step(name, *command)

@@ -61,8 +61,18 @@ module CommandLine
       File.rename(data, "#{data}.left-#{Time.now.to_i}") if File.exist?(data)
       File.write(password_file, SecureRandom.hex(16), perm: 0o600)
       hand_over
-      run("initdb", "-D", unfinished, "-U", USER, "--auth=scram-sha-256", "--pwfile=#{password_file}", "--encoding=UTF8",
-          "--locale=C.UTF-8", *("--no-sync" if @throwaway))
+      run(
+        "initdb",
+        "-D",
+        unfinished,
+        "-U",
+        USER,
+        "--auth=scram-sha-256",
+        "--pwfile=#{password_file}",
+        "--encoding=UTF8",
+        "--locale=C.UTF-8",
+        *("--no-sync" if @throwaway)
+      )
       File.rename(unfinished, data)
     end
 
@@ -72,8 +82,15 @@ module CommandLine
     def renew_password
       fresh = SecureRandom.hex(16)
       ServerProcess.new(data).forget
-      said, status = Open3.capture2e(*as_owner("postgres", "--single", "-D", data, "postgres"), stdin_data: "ALTER ROLE #{USER} PASSWORD '#{fresh}'\n", chdir: "/")
-      raise Basalt::Mistake, "The password of the database in #{@folder} is lost, and could not be given anew:\n#{said}" unless status.success?
+      said, status =
+        Open3.capture2e(
+          *as_owner("postgres", "--single", "-D", data, "postgres"),
+          stdin_data: "ALTER ROLE #{USER} PASSWORD '#{fresh}'\n",
+          chdir: "/"
+        )
+      unless status.success?
+        raise Basalt::Mistake, "The password of the database in #{@folder} is lost, and could not be given anew:\n#{said}"
+      end
 
       File.write(password_file, fresh, perm: 0o600)
       hand_over
@@ -86,19 +103,33 @@ module CommandLine
       FileUtils.chown_R(owner, nil, @folder)
       return if Open3.capture2e(*as_owner_command("test", "-r", File.join(@folder, "password")), chdir: "/").last.success?
 
-      raise Basalt::Mistake, "The user #{owner}, under whom PostgreSQL runs, cannot reach #{@folder}. " \
-                             "Let others pass through the folders above it (chmod o+x), or name another folder in BASALT_HOME."
+      raise Basalt::Mistake,
+            "The user #{owner}, under whom PostgreSQL runs, cannot reach #{@folder}. " \
+            "Let others pass through the folders above it (chmod o+x), or name another folder in BASALT_HOME."
     end
 
     def owner
-      @owner ||= ["postgres", "nobody"].find { |name| Etc.getpwnam(name) rescue nil }
+      @owner ||=
+        %w[postgres nobody].find do |name|
+          begin
+            Etc.getpwnam(name)
+          rescue StandardError
+            nil
+          end
+        end
     end
 
     def boot
       ServerProcess.new(data).forget
       port = free_port
       File.write(File.join(@folder, "port"), port.to_s)
-      options = ["-p #{port}", "-c listen_addresses=127.0.0.1", "-c unix_socket_directories=", "-c work_mem=#{WORK_MEMORY}", *("-c fsync=off -c full_page_writes=off" if @throwaway)]
+      options = [
+        "-p #{port}",
+        "-c listen_addresses=127.0.0.1",
+        "-c unix_socket_directories=",
+        "-c work_mem=#{WORK_MEMORY}",
+        *("-c fsync=off -c full_page_writes=off" if @throwaway)
+      ]
       run("pg_ctl", "-D", data, "-w", "-t", "60", "-l", File.join(data, "server.log"), "-o", options.join(" "), "start")
     end
 
@@ -123,7 +154,9 @@ module CommandLine
 
     def run(*command)
       output, status = Open3.capture2e(*as_owner(*command), chdir: "/")
-      raise Basalt::Mistake, "PostgreSQL would not #{command.first == 'initdb' ? 'set up' : command.last} its cluster:\n#{output}" unless status.success?
+      unless status.success?
+        raise Basalt::Mistake, "PostgreSQL would not #{command.first == "initdb" ? "set up" : command.last} its cluster:\n#{output}"
+      end
     end
 
     def as_owner(program, *arguments) = as_owner_command(File.join(binaries, program), *arguments)

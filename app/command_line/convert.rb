@@ -15,7 +15,9 @@ module CommandLine
 
     def act
       to = options[:to] or raise Basalt::Mistake, "Say where to: --to FILE.json or --to FILE.basalt"
-      raise Basalt::Mistake, "A project is written as .json or .basalt, not “#{File.extname(to)}”" unless %w[.json .basalt].include?(File.extname(to).downcase)
+      unless %w[.json .basalt].include?(File.extname(to).downcase)
+        raise Basalt::Mistake, "A project is written as .json or .basalt, not “#{File.extname(to)}”"
+      end
 
       Files.write_model(to, arranged(model))
       0

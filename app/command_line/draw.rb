@@ -9,9 +9,13 @@ module CommandLine
     def describe(parser)
       super
       parser.on("--sheet NAME", "which sheet") { |name| options[:sheet] = name }
-      parser.on("--paper SIZE", "of a PDF: #{Drawings::Paper::SIZES.keys.join(', ')} (A3)") { |size| options[:size] = size }
+      parser.on("--paper SIZE", "of a PDF: #{Drawings::Paper::SIZES.keys.join(", ")} (A3)") { |size| options[:size] = size }
       parser.on("--portrait", "a PDF upright") { options[:orientation] = "portrait" }
-      parser.on("--ground GROUND", Drawings::Export::GROUNDS.keys, "#{Drawings::Export::GROUNDS.keys.join(' or ')}; a PDF is on white where nothing is said") { |ground| options[:ground] = ground }
+      parser.on(
+        "--ground GROUND",
+        Drawings::Export::GROUNDS.keys,
+        "#{Drawings::Export::GROUNDS.keys.join(" or ")}; a PDF is on white where nothing is said"
+      ) { |ground| options[:ground] = ground }
       parser.on("--tiles", "a PDF at true size, on as many sheets of paper as it takes") { options[:spread] = "tiles" }
       parser.on("--to FILE", "where to; the ending says which: svg, png, jpg, pdf") { |path| options[:to] = path }
     end
@@ -21,16 +25,29 @@ module CommandLine
     def act
       to = options[:to] or raise Basalt::Mistake, "Say where to: --to OUT.svg, OUT.png, OUT.jpg or OUT.pdf"
       type = File.extname(to).downcase.delete(".")
-      raise Basalt::Mistake, "A drawing is written as .svg, .png, .jpg or .pdf, not “#{File.extname(to)}”" unless Drawings::Export::TYPES.key?(type)
+      unless Drawings::Export::TYPES.key?(type)
+        raise Basalt::Mistake, "A drawing is written as .svg, .png, .jpg or .pdf, not “#{File.extname(to)}”"
+      end
 
       set = model
       sheet = sheet(set)
       ground = options[:ground] || Drawings::Export.usual_ground(type)
       svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).findings, ground:)
       paper = Drawings::Paper.new(**options.slice(:size, :orientation, :spread))
-      Files.write(to,
-                  Drawings::Export.file(type, svg, paper:, mark: [sheet.number, sheet.name].join(", "), about: { Title: sheet.name, Subject: [set.project, sheet.notation_name].compact.join(", ") },
-                                                   ground:))
+      Files.write(
+        to,
+        Drawings::Export.file(
+          type,
+          svg,
+          paper:,
+          mark: [sheet.number, sheet.name].join(", "),
+          about: {
+            Title: sheet.name,
+            Subject: [set.project, sheet.notation_name].compact.join(", ")
+          },
+          ground:
+        )
+      )
       0
     end
 
@@ -40,12 +57,12 @@ module CommandLine
       return first(sheets) unless options[:sheet]
 
       sheets.find { |sheet| sheet.name == options[:sheet] } or
-        raise Basalt::Mistake, "#{file} has no sheet “#{options[:sheet]}”; it has #{sheets.map(&:name).join(', ')}"
+        raise Basalt::Mistake, "#{file} has no sheet “#{options[:sheet]}”; it has #{sheets.map(&:name).join(", ")}"
     end
 
     def first(sheets)
       others = sheets.drop(1).map(&:name)
-      err.puts "Drawing #{sheets.first.name}; --sheet would draw #{others.join(', ')}" if others.any?
+      err.puts "Drawing #{sheets.first.name}; --sheet would draw #{others.join(", ")}" if others.any?
       sheets.first
     end
   end

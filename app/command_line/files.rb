@@ -9,7 +9,9 @@ module CommandLine
     def bytes(path)
       raise Basalt::Mistake, "There is no file #{path}" unless File.exist?(path)
       raise Basalt::Mistake, "#{path} is a folder, not a file" if File.directory?(path)
-      raise Basalt::Mistake, "#{path} is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB" if File.size(path) > Basalt::Statements::Document::LIMIT
+      if File.size(path) > Basalt::Statements::Document::LIMIT
+        raise Basalt::Mistake, "#{path} is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB"
+      end
 
       File.binread(path)
     rescue SystemCallError => e

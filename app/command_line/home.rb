@@ -42,7 +42,8 @@ module CommandLine
       @serving = File.open(file("serving"), File::RDWR | File::CREAT, 0o644)
       unless @serving.flock(File::LOCK_EX | File::LOCK_NB)
         where = @serving.read.strip
-        raise Basalt::Mistake, "Basalt serves #{path} already#{" at #{where}" unless where.empty?}. Stop it first, or name another folder in BASALT_HOME."
+        raise Basalt::Mistake,
+              "Basalt serves #{path} already#{" at #{where}" unless where.empty?}. Stop it first, or name another folder in BASALT_HOME."
       end
       @serving.truncate(0)
       @serving.write(address)

@@ -10,7 +10,9 @@ module CommandLine
 
     def describe(parser)
       super
-      parser.on("--to FILE", "where to; a file that is there already is added to (its comments are not kept)") { |path| options[:to] = path }
+      parser.on("--to FILE", "where to; a file that is there already is added to (its comments are not kept)") do |path|
+        options[:to] = path
+      end
       parser.on("--sheet NAME", "the sheet to show the things on") { |name| options[:sheet] = name }
     end
 
@@ -18,7 +20,11 @@ module CommandLine
 
     def act
       to = options[:to] or raise Basalt::Mistake, "Say where to: --to FILE.basalt"
-      draft = Basalt::Change::Draft.new(File.exist?(to) ? Files.model(to) : Basalt::Model::WorkingSet.new, ids: Files.counter.then { |c| -> { "i#{c.call}" } })
+      draft =
+        Basalt::Change::Draft.new(
+          File.exist?(to) ? Files.model(to) : Basalt::Model::WorkingSet.new,
+          ids: Files.counter.then { |c| -> { "i#{c.call}" } }
+        )
       told = importer.into(draft, Files.bytes(file), sheet_id: sheet(draft))
       Files.write_model(to, draft)
       told.lines.each { |line| err.puts line }
@@ -31,7 +37,7 @@ module CommandLine
     def importer
       known = Web::Extensions.gather(:importers)
       known.find { |one| one.endings.include?(File.extname(file).downcase) } or
-        raise Basalt::Mistake, "A file to bring in ends in #{known.flat_map(&:endings).join(', ')}, not “#{File.extname(file)}”"
+        raise Basalt::Mistake, "A file to bring in ends in #{known.flat_map(&:endings).join(", ")}, not “#{File.extname(file)}”"
     end
 
     def sheet(draft)

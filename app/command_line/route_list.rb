@@ -10,7 +10,13 @@ module CommandLine
 
     def act
       Web::RouteTable.all.each do |route|
-        out.puts [route.verb.ljust(5), route.needs.to_s.ljust(5), route.answers.to_s.ljust(9), route.path, (" makes #{route.makes}" if route.makes)].compact.join(" ")
+        out.puts [
+          route.verb.ljust(5),
+          route.needs.to_s.ljust(5),
+          route.answers.to_s.ljust(9),
+          route.path,
+          (" makes #{route.makes}" if route.makes)
+        ].compact.join(" ")
       end
       0
     end

@@ -41,17 +41,29 @@ module Drawings
       return [Tile.new(x, y, across, down, "")] if rows * columns == 1
 
       rows.times.flat_map do |row|
-        columns.times.map { |column| Tile.new(x + (column * (across - OVERLAP)), y + (row * (down - OVERLAP)), across, down, "row #{row + 1} of #{rows}, column #{column + 1} of #{columns}") }
+        columns.times.map do |column|
+          Tile.new(
+            x + (column * (across - OVERLAP)),
+            y + (row * (down - OVERLAP)),
+            across,
+            down,
+            "row #{row + 1} of #{rows}, column #{column + 1} of #{columns}"
+          )
+        end
       end
     end
 
     # The drawing within a page of its own size, cut to the tile.
     def page(svg, tile, paper, mark)
-      inner = svg.sub(/\A<\?xml[^>]*\?>\s*/, "").sub(/<svg [^>]*>/) do |head|
-        namespace = head[/xmlns="[^"]+"/]
-        "<svg #{namespace} x=\"#{Paper::MARGIN}\" y=\"#{Paper::MARGIN}\" width=\"#{paper.inner_width}\" height=\"#{paper.inner_height}\" " \
-          "viewBox=\"#{[tile.x, tile.y, tile.w, tile.h].join(' ')}\" preserveAspectRatio=\"xMidYMid meet\" overflow=\"hidden\">"
-      end
+      inner =
+        svg
+          .sub(/\A<\?xml[^>]*\?>\s*/, "")
+          .sub(/<svg [^>]*>/) do |head|
+            namespace = head[/xmlns="[^"]+"/]
+            "<svg #{namespace} x=\"#{Paper::MARGIN}\" y=\"#{Paper::MARGIN}\" " \
+              "width=\"#{paper.inner_width}\" height=\"#{paper.inner_height}\" " \
+              "viewBox=\"#{[tile.x, tile.y, tile.w, tile.h].join(" ")}\" preserveAspectRatio=\"xMidYMid meet\" overflow=\"hidden\">"
+          end
       foot = Basalt::Drawing::SVG.escape([mark, tile.words].reject(&:empty?).join(", "))
       <<~SVG
         <svg xmlns="http://www.w3.org/2000/svg" width="#{paper.width}mm" height="#{paper.height}mm" viewBox="0 0 #{paper.width} #{paper.height}">
@@ -63,8 +75,17 @@ module Drawings
 
     def write(pages)
       Dir.mktmpdir("basalt-print") do |folder|
-        files = pages.each_with_index.map { |page, index| File.join(folder, format("%04d.svg", index)).tap { |file| File.write(file, page) } }
-        _, message, status = Open3.capture3({ "FONTCONFIG_FILE" => Fonts::CONFIGURATION }, "rsvg-convert", "--format=pdf", "--unlimited", "--output=#{File.join(folder, 'out.pdf')}", *files)
+        files =
+          pages.each_with_index.map { |page, index| File.join(folder, format("%04d.svg", index)).tap { |file| File.write(file, page) } }
+        _, message, status =
+          Open3.capture3(
+            { "FONTCONFIG_FILE" => Fonts::CONFIGURATION },
+            "rsvg-convert",
+            "--format=pdf",
+            "--unlimited",
+            "--output=#{File.join(folder, "out.pdf")}",
+            *files
+          )
         raise Basalt::Mistake, "The PDF could not be written: #{message.lines.first}" unless status.success?
 
         File.binread(File.join(folder, "out.pdf"))

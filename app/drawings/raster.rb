@@ -24,8 +24,17 @@ module Drawings
     # @return [String] PNG
     def png(svg, scale, longest, ground: Basalt::Drawing::Pens::PAPER)
       side = svg.match(/<svg [^>]*width="([\d.]+)" height="([\d.]+)"/).captures.map(&:to_f).max
-      picture, message, status = Open3.capture3({ "FONTCONFIG_FILE" => Fonts::CONFIGURATION }, *COMMAND, "--zoom", [scale, longest / side].min.to_s, "--background-color", ground,
-                                                stdin_data: svg, binmode: true)
+      picture, message, status =
+        Open3.capture3(
+          { "FONTCONFIG_FILE" => Fonts::CONFIGURATION },
+          *COMMAND,
+          "--zoom",
+          [scale, longest / side].min.to_s,
+          "--background-color",
+          ground,
+          stdin_data: svg,
+          binmode: true
+        )
       raise Basalt::Mistake, "The picture could not be drawn: #{message.lines.first.to_s.strip}" unless status.success?
 
       picture

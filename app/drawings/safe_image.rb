@@ -12,15 +12,81 @@ module Drawings
     NODES = 20_000
     # Marks in the text of an SVG, before it is parsed: where elements begin and end, and entities.
     MARKS = 60_000
-    ELEMENTS = %w[svg g path rect circle ellipse line polyline polygon text tspan title desc defs linearGradient radialGradient stop clipPath use].freeze
-    ATTRIBUTES = %w[id class d x y x1 y1 x2 y2 cx cy r rx ry dx dy width height points transform viewBox preserveAspectRatio fill fill-opacity fill-rule stroke
-                    stroke-width stroke-opacity stroke-dasharray stroke-linecap stroke-linejoin opacity font-family font-size font-weight font-style
-                    text-anchor offset stop-color stop-opacity gradientUnits gradientTransform clip-path clip-rule clipPathUnits href].freeze
+    ELEMENTS = %w[
+      svg
+      g
+      path
+      rect
+      circle
+      ellipse
+      line
+      polyline
+      polygon
+      text
+      tspan
+      title
+      desc
+      defs
+      linearGradient
+      radialGradient
+      stop
+      clipPath
+      use
+    ].freeze
+    ATTRIBUTES = %w[
+      id
+      class
+      d
+      x
+      y
+      x1
+      y1
+      x2
+      y2
+      cx
+      cy
+      r
+      rx
+      ry
+      dx
+      dy
+      width
+      height
+      points
+      transform
+      viewBox
+      preserveAspectRatio
+      fill
+      fill-opacity
+      fill-rule
+      stroke
+      stroke-width
+      stroke-opacity
+      stroke-dasharray
+      stroke-linecap
+      stroke-linejoin
+      opacity
+      font-family
+      font-size
+      font-weight
+      font-style
+      text-anchor
+      offset
+      stop-color
+      stop-opacity
+      gradientUnits
+      gradientTransform
+      clip-path
+      clip-rule
+      clipPathUnits
+      href
+    ].freeze
 
     TOO_LARGE = "The SVG is too deep or too large"
 
     # The image cannot be taken.
-    class Unfit < Basalt::Mistake; end
+    class Unfit < Basalt::Mistake
+    end
 
     # @param bytes [String]
     # @raise [Unfit]
@@ -56,7 +122,7 @@ module Drawings
 
     # Nothing is fetched and no entity is replaced; the parser has its own bounds besides.
     def parsed(text)
-      root = Nokogiri::XML(text) { |options| options.strict.nonet }.root
+      root = Nokogiri.XML(text) { |options| options.strict.nonet }.root
       root&.name == "svg" ? root : raise(Unfit, "This is neither PNG nor SVG")
     rescue Nokogiri::XML::SyntaxError
       raise Unfit, "The SVG is not well formed"
@@ -77,15 +143,22 @@ module Drawings
     end
 
     def child(child, depth)
-      if child.element? then ELEMENTS.include?(child.name) ? clean(child, depth + 1) : ""
-      elsif child.text? then Basalt::Drawing::SVG.escape(child.content)
-      else ""
+      if child.element?
+        ELEMENTS.include?(child.name) ? clean(child, depth + 1) : ""
+      elsif child.text?
+        Basalt::Drawing::SVG.escape(child.content)
+      else
+        ""
       end
     end
 
     def attributes(element, depth)
       kept = element.attribute_nodes.select { |attribute| ATTRIBUTES.include?(attribute.node_name) && harmless?(attribute) }
-      kept = kept.map { |attribute| " #{attribute.node_name}=\"#{Basalt::Drawing::SVG.escape(attribute.value)}\"" }.uniq { |text| text[/\A [^=]+/] }.join
+      kept =
+        kept
+          .map { |attribute| " #{attribute.node_name}=\"#{Basalt::Drawing::SVG.escape(attribute.value)}\"" }
+          .uniq { |text| text[/\A [^=]+/] }
+          .join
       depth.zero? ? " xmlns=\"http://www.w3.org/2000/svg\"#{kept}" : kept
     end
 

@@ -18,7 +18,9 @@ module Drawings
       @refused = []
       @left = LIMIT
       Zip::File.open_buffer(file) { |zip| read(zip) }
-      raise Basalt::Mistake, "No symbol could be taken: #{@refused.first ? @refused.first.join(': ') : 'the zip is empty'}" if @images.empty?
+      if @images.empty?
+        raise Basalt::Mistake, "No symbol could be taken: #{@refused.first ? @refused.first.join(": ") : "the zip is empty"}"
+      end
     rescue Zip::Error, Zlib::Error, ArgumentError, EOFError
       raise Basalt::Mistake, "This is not a zip file that can be read"
     end

@@ -28,16 +28,19 @@ module Web
       sheet = sheet(project)
       marked = marked(project)
       made = words = nil
-      outcome = project.act(said: -> { words }, by: person, sheet_id: sheet.id, **options) do |draft|
-        made = yield draft, sheet
-        words = said.respond_to?(:call) ? said.call(*[draft, made].first(said.arity)) : said
-      end
+      outcome =
+        project.act(said: -> { words }, by: person, sheet_id: sheet.id, **options) do |draft|
+          made = yield draft, sheet
+          words = said.respond_to?(:call) ? said.call(*[draft, made].first(said.arity)) : said
+        end
       Acted.new(sheet, outcome, made, marked)
     end
 
     # Who opened a sheet, and when, as a person's own are signed.
     def signed(draft, sheet_id)
-      { drawn_by: person, dated: Date.today.iso8601 }.each { |fact, value| draft.apply(Basalt::Change::SetSheet.new(id: sheet_id, fact:, value:)) }
+      { drawn_by: person, dated: Date.today.iso8601 }.each do |fact, value|
+        draft.apply(Basalt::Change::SetSheet.new(id: sheet_id, fact:, value:))
+      end
     end
 
     class << self
@@ -61,7 +64,16 @@ module Web
       # A thing that a person put elsewhere, so many px from where it stood.
       def move(draft, sheet, key, dx, dy)
         placement = movable(draft, sheet, key, dx, dy)
-        draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (placement.x + dx).round, y: (placement.y + dy).round, by_hand: true }))
+        draft.apply(
+          Basalt::Change::Arrange.new(
+            placement_id: placement.id,
+            to: {
+              x: (placement.x + dx).round,
+              y: (placement.y + dy).round,
+              by_hand: true
+            }
+          )
+        )
       end
 
       # @return [Basalt::Model::Placement] of what is to be moved so far
@@ -76,7 +88,10 @@ module Web
       end
 
       def moved_names(draft)
-        things = draft.placements.differences.filter_map { |_, before, after| after && before && before.box != after.box && draft.element(after.element_id) }
+        things =
+          draft.placements.differences.filter_map do |_, before, after|
+            after && before && before.box != after.box && draft.element(after.element_id)
+          end
         things = draft.elements.differences.filter_map { |_, _, after| after } if things.empty?
         things.length == 1 ? things.first.name : Basalt::English.count(things.length, "thing")
       end
@@ -124,7 +139,9 @@ module Web
       def numbers(params, *names)
         names.map do |name|
           number = Float(params[name].to_s, exception: false)
-          raise Basalt::Mistake, "#{name} is a number, not “#{Basalt::Model::Names.short(params[name])}”" unless number && number.abs < FAR
+          unless number && number.abs < FAR
+            raise Basalt::Mistake, "#{name} is a number, not “#{Basalt::Model::Names.short(params[name])}”"
+          end
 
           number.round
         end
@@ -144,7 +161,7 @@ module Web
       def title(set, element)
         return "nothing" unless element
 
-        element.relation? ? "#{element.kind} #{element.endpoints.map { |id| set.element(id)&.name }.join(' – ')}" : element.name
+        element.relation? ? "#{element.kind} #{element.endpoints.map { |id| set.element(id)&.name }.join(" – ")}" : element.name
       end
 
       private
@@ -161,7 +178,11 @@ module Web
 
       # With what goes along where the kind says so.
       def contained(element, id)
-        element.description.moving ? element.description.moving.new(id: element.id, container_id: id) : Basalt::Change::Set.new(id: element.id, fact: "container", value: id)
+        if element.description.moving
+          element.description.moving.new(id: element.id, container_id: id)
+        else
+          Basalt::Change::Set.new(id: element.id, fact: "container", value: id)
+        end
       end
     end
   end

@@ -22,8 +22,9 @@ module Web
     set :host_authorization, { permitted_hosts: ["localhost", "127.0.0.1", "[::1]", ".localhost", "example.org"] }
     set :sessions, same_site: :lax, httponly: true
 
-    POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; " \
-             "form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
+    POLICY =
+      "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; " \
+      "form-action 'self'; base-uri 'none'; frame-ancestors 'none'"
 
     # @param secret [String] for the sessions' cookies
     # @return [#call] the application behind its guard
@@ -34,9 +35,7 @@ module Web
     use Rack::Protection::AuthenticityToken, authenticity_param: "token"
     helpers Escaping, Paths, Opening, Acting, Rendering
 
-    before do
-      headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "X-Content-Type-Options" => "nosniff"
-    end
+    before { headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "X-Content-Type-Options" => "nosniff" }
 
     # Whoever may not do what a route needs is told so, whichever it is.
     def self.serve(route)
@@ -56,9 +55,11 @@ module Web
     error(Basalt::Mistake) { refuse(env["sinatra.error"].message, env["sinatra.error"].is_a?(Basalt::Change::Conflict) ? 409 : 422) }
     error(Sinatra::BadRequest) { refuse("This request cannot be read.", 400) }
     error(ActiveRecord::RecordNotFound) { refuse("There is nothing at this address.", 404) }
-    error(ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed) { refuse("The database cannot be reached at the moment. Nothing was changed; try again.", 503) }
+    error(ActiveRecord::ConnectionNotEstablished, ActiveRecord::ConnectionFailed) do
+      refuse("The database cannot be reached at the moment. Nothing was changed; try again.", 503)
+    end
     error do
-      warn "#{request.request_method} #{request.path}: #{env['sinatra.error'].full_message(highlight: false)}"
+      warn "#{request.request_method} #{request.path}: #{env["sinatra.error"].full_message(highlight: false)}"
       failed("Something went wrong here. Nothing was changed.")
     end
     not_found { refuse("There is nothing at this address.", 404) }

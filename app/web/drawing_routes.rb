@@ -11,7 +11,9 @@ module Web
     helped_by :Drawing
 
     post "#{SHEET}/placed", needs: :edit, answers: :pieces, makes: "Add, Show, Arrange" do
-      on_sheet(->(draft, made) { "placed #{draft.element(made.ids.first).name}" }) { |draft, sheet| Fresh.new(nil, [Drawing.place(draft, sheet, params)]) }
+      on_sheet(->(draft, made) { "placed #{draft.element(made.ids.first).name}" }) do |draft, sheet|
+        Fresh.new(nil, [Drawing.place(draft, sheet, params)])
+      end
     end
 
     post "#{SHEET}/connected", needs: :edit, answers: :pieces, makes: "Join" do
@@ -20,11 +22,11 @@ module Web
         kinds = Basalt::Change::Join.possible(project.set, one, other, sheet(project).notation.lines)
         next offer_kinds(project, one, other, kinds) if kinds.length > 1 && params[:join].nil?
 
-        perform(project, "connected #{project.set.element(one).name} and #{project.set.element(other).name}") { |draft, on|
+        perform(project, "connected #{project.set.element(one).name} and #{project.set.element(other).name}") do |draft, on|
           line_id = Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id])
           Drawing.attach(draft, on, line_id, [params[:from], params[:to]])
           Fresh.new(nil, [line_id])
-        }
+        end
       end
     end
 
@@ -33,14 +35,18 @@ module Web
         line = element(draft, params[:element_id])
         role = line.ends.map(&:role).values_at(0, -1)[params[:end].to_i.clamp(0, 1)]
         draft.apply(Basalt::Change::Rejoin.new(id: line.id, role:, target_id: element(draft, params[:to]).id))
-        draft.apply(Basalt::Change::Attach.new(sheet_id: sheet.id, line_id: line.id, role:, key: params[:to])) if draft.shown?(sheet.id, params[:to])
+        if draft.shown?(sheet.id, params[:to])
+          draft.apply(Basalt::Change::Attach.new(sheet_id: sheet.id, line_id: line.id, role:, key: params[:to]))
+        end
       end
     end
 
     post "#{SHEET}/bent/:element_id", needs: :edit, answers: :pieces, makes: "Arrange" do
-      on_sheet(->(draft) { "#{params[:points].to_s.empty? ? 'released' : 'drew'} the way of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
-        Drawing.bend(draft, sheet, element(draft, params[:element_id]), params[:points].to_s)
-      end
+      on_sheet(
+        ->(draft) do
+          "#{params[:points].to_s.empty? ? "released" : "drew"} the way of #{Acting.title(draft, draft.element(params[:element_id]))}"
+        end
+      ) { |draft, sheet| Drawing.bend(draft, sheet, element(draft, params[:element_id]), params[:points].to_s) }
     end
 
     post "#{SHEET}/sized/:element_id", needs: :edit, answers: :pieces, makes: "Arrange" do
@@ -71,7 +77,14 @@ module Web
           raise Basalt::Mistake, "Nothing here is called “#{Basalt::Model::Names.short(noun)}”" unless kind
 
           x, y = Acting.numbers(params, "x", "y")
-          after = params[:after].to_s.match?(Opening::ID) ? Basalt::Drawing::AsDrawn.of(draft, sheet.id).placement(sheet.id, params[:after])&.box : nil
+          after =
+            (
+              if params[:after].to_s.match?(Opening::ID)
+                Basalt::Drawing::AsDrawn.of(draft, sheet.id).placement(sheet.id, params[:after])&.box
+              else
+                nil
+              end
+            )
           name = given(draft, kind, noun, params[:name].to_s.strip)
           id = Acting.new_id(draft, params[:id])
           known = kind.default_name(noun) && draft.named(name).find { |element| element.kind == kind.name }
@@ -83,7 +96,9 @@ module Web
         end
 
         def put(draft, sheet, id, x, after)
-          return draft.apply(*sheet.notation.geometry(draft, sheet.id).dropped(id, after&.right || x, 0)) if ruled?(sheet, draft.element(id))
+          if ruled?(sheet, draft.element(id))
+            return draft.apply(*sheet.notation.geometry(draft, sheet.id).dropped(id, after&.right || x, 0))
+          end
 
           beside(draft, sheet, id, after) if after
         end
@@ -105,7 +120,10 @@ module Web
         end
 
         def connect(draft, sheet, one, other, kind, proposed = nil)
-          raise Basalt::Mistake, "Nothing of a #{sheet.notation_name} sheet joins #{draft.element(one).name} and #{draft.element(other).name}" unless sheet.notation.lines.include?(kind)
+          unless sheet.notation.lines.include?(kind)
+            raise Basalt::Mistake,
+                  "Nothing of a #{sheet.notation_name} sheet joins #{draft.element(one).name} and #{draft.element(other).name}"
+          end
 
           id = Acting.new_id(draft, proposed)
           draft.apply(Basalt::Change::Join.new(one_id: one, other_id: other, kind:, id:))
@@ -116,10 +134,13 @@ module Web
         def attach(draft, sheet, line_id, keys)
           return if keys.all? { |key| draft.further(sheet.id, draft.element_at(key).id).empty? }
 
-          draft.element(line_id).ends.each do |one|
-            key = keys.find { |given| draft.element_at(given).id == one.target_id } or next
-            draft.apply(Basalt::Change::Attach.new(sheet_id: sheet.id, line_id:, role: one.role, key:)) if draft.shown?(sheet.id, key)
-          end
+          draft
+            .element(line_id)
+            .ends
+            .each do |one|
+              key = keys.find { |given| draft.element_at(given).id == one.target_id } or next
+              draft.apply(Basalt::Change::Attach.new(sheet_id: sheet.id, line_id:, role: one.role, key:)) if draft.shown?(sheet.id, key)
+            end
         end
 
         def bend(draft, sheet, line, text)
@@ -135,7 +156,8 @@ module Web
           thing = draft.element_at(placement.key)
           return draft.apply(*sheet.notation.geometry(draft, sheet.id).sized(thing.id, w, h)) if ruled?(sheet, thing)
 
-          to = sheet.notation.sized(draft, thing, placement, w, h) or raise Basalt::Mistake, "A #{thing.noun} is as large as its words need"
+          to = sheet.notation.sized(draft, thing, placement, w, h) or
+            raise Basalt::Mistake, "A #{thing.noun} is as large as its words need"
           draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { **to, by_hand: true }))
         end
 
@@ -143,14 +165,25 @@ module Web
         def ruled?(sheet, thing) = sheet.notation.ruled? && thing.description.figure.nil?
 
         def arrange(draft, sheet, ids, how)
-          ids.each { |id| draft.element_at(id).then { |thing| sheet.notation.geometry(draft, sheet.id).sized(thing.id, 0, 0) if ruled?(sheet, thing) } }
+          ids.each do |id|
+            draft.element_at(id).then { |thing| sheet.notation.geometry(draft, sheet.id).sized(thing.id, 0, 0) if ruled?(sheet, thing) }
+          end
           placements = ids.filter_map { |id| draft.placement(sheet.id, id) }.select(&:box)
           raise Basalt::Mistake, "Select two things at least" if placements.length < 2
 
-          Basalt::Layout::Alignment.call(placements.map(&:box), how).zip(placements) do |box, placement|
-            to = how == "same size" ? sheet.notation.sized(draft, draft.element_at(placement.key), placement, box.w, box.h) : { x: box.x, y: box.y, by_hand: true }
-            draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to:)) if to
-          end
+          Basalt::Layout::Alignment
+            .call(placements.map(&:box), how)
+            .zip(placements) do |box, placement|
+              to =
+                (
+                  if how == "same size"
+                    sheet.notation.sized(draft, draft.element_at(placement.key), placement, box.w, box.h)
+                  else
+                    { x: box.x, y: box.y, by_hand: true }
+                  end
+                )
+              draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to:)) if to
+            end
         end
 
         private
@@ -166,21 +199,31 @@ module Web
 
         def show(draft, sheet, id, x, y)
           raise Basalt::Mistake, "#{draft.element(id).name} stands on this sheet already" if draft.shown?(sheet.id, id)
-          raise Basalt::Mistake, "A #{sheet.notation_name} sheet draws no #{draft.element(id).noun}" unless sheet.notation.draws?(draft.element(id))
+          unless sheet.notation.draws?(draft.element(id))
+            raise Basalt::Mistake, "A #{sheet.notation_name} sheet draws no #{draft.element(id).noun}"
+          end
 
           draft.apply(Basalt::Change::Show.new(sheet_id: sheet.id, element_id: id))
           w, h = sheet.notation.size(draft, draft.element(id))
           placement = draft.placement(sheet.id, id)
-          draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (x - (w / 2)).round, y: (y - (h / 2)).round, by_hand: true }))
+          draft.apply(
+            Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (x - (w / 2)).round, y: (y - (h / 2)).round, by_hand: true })
+          )
           id
         end
 
         # @return [Array<Array(Integer, Integer)>] at least two points, every run level or upright
         def points(text)
           points = JSON.parse(text, max_nesting: 3)
-          fine = points.is_a?(Array) && points.length.between?(2, MOST_POINTS) && points.all? { |point| point.is_a?(Array) && point.length == 2 && point.all? { |n| n.is_a?(Numeric) && n.abs < Acting::FAR } }
+          fine =
+            points.is_a?(Array) && points.length.between?(2, MOST_POINTS) &&
+            points.all? do |point|
+              point.is_a?(Array) && point.length == 2 && point.all? { |n| n.is_a?(Numeric) && n.abs < Acting::FAR }
+            end
           raise Basalt::Mistake, "A way is a list of points" unless fine
-          raise Basalt::Mistake, "Every run of a way is level or upright" unless points.each_cons(2).all? { |one, other| one[0].round == other[0].round || one[1].round == other[1].round }
+          unless points.each_cons(2).all? { |one, other| one[0].round == other[0].round || one[1].round == other[1].round }
+            raise Basalt::Mistake, "Every run of a way is level or upright"
+          end
 
           Basalt::Layout::Polyline.simplify(points.map { |point| point.map(&:round) })
         rescue JSON::ParserError

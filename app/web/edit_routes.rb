@@ -20,9 +20,10 @@ module Web
 
     post "#{SHEET}/moves", needs: :edit, answers: :pieces, makes: "Arrange, Set" do
       with_project do |project|
-        acted = act_on(project, ->(draft) { "moved #{Acting.moved_names(draft)}" }) do |draft, sheet|
-          Moving.new(draft, sheet).by(Acting.moves(params[:moves]), dropped: params[:dropped] == "yes")
-        end
+        acted =
+          act_on(project, ->(draft) { "moved #{Acting.moved_names(draft)}" }) do |draft, sheet|
+            Moving.new(draft, sheet).by(Acting.moves(params[:moves]), dropped: params[:dropped] == "yes")
+          end
         # What was dropped stands where the notation has it, also where nothing came of it.
         answer(project, acted, fresh: acted.sheet.notation.ruled?)
       end
@@ -32,10 +33,18 @@ module Web
       with_project do |project|
         part = params[:part] ? Acting.chosen(project.set, params) : nil
         style = params[:layout_style]
-        words = style ? "laid out #{sheet(project).name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(style, 'afresh')}" : "tidied #{part ? Acting.titles(project.set, part) : sheet(project).name}"
-        acted = act_on(project, words, tidy: part || true, by_hand: true) do |draft, sheet|
-          draft.apply(Basalt::Change::SetLayoutStyle.new(sheet_id: sheet.id, style: style.empty? ? nil : style)) if style
-        end
+        words =
+          (
+            if style
+              "laid out #{sheet(project).name} #{Basalt::Drawing::LayoutStyle::ALL.fetch(style, "afresh")}"
+            else
+              "tidied #{part ? Acting.titles(project.set, part) : sheet(project).name}"
+            end
+          )
+        acted =
+          act_on(project, words, tidy: part || true, by_hand: true) do |draft, sheet|
+            draft.apply(Basalt::Change::SetLayoutStyle.new(sheet_id: sheet.id, style: style.empty? ? nil : style)) if style
+          end
         answer(project, acted, message: acted.outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true) +
           part("#layout-styles-list", view(:layout_styles, sheet: sheet(project)))
       end
@@ -52,10 +61,11 @@ module Web
     post "#{SHEET}/ends/:element_id", needs: :edit, answers: :pieces, makes: "SetEnd" do
       on_sheet(->(draft) { "set #{params[:fact]} of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
         relation = element(draft, params[:element_id])
-        field = relation.description.end_fields.find { |one|
-          one.name == params[:fact]
-        } or raise Basalt::Mistake, "A #{relation.kind} says no #{Basalt::Model::Names.short(params[:fact])} at its ends"
-        draft.apply(Basalt::Change::SetEnd.new(id: relation.id, role: params[:role].to_s, facts: { field.name => field.read(params[:value]) }))
+        field = relation.description.end_fields.find { |one| one.name == params[:fact] } or
+          raise Basalt::Mistake, "A #{relation.kind} says no #{Basalt::Model::Names.short(params[:fact])} at its ends"
+        draft.apply(
+          Basalt::Change::SetEnd.new(id: relation.id, role: params[:role].to_s, facts: { field.name => field.read(params[:value]) })
+        )
       end
     end
 
@@ -92,7 +102,12 @@ module Web
           acted = Acting::Acted.new(sheet(project), outcome || Acting::NOTHING, nil, marked)
           next answer(project, acted, message: "Nothing to #{turn}") unless outcome
 
-          answer(project, acted, message: "#{turn == 'undo' ? 'Undone' : 'Done again'}: #{outcome.said}", fresh: outcome.affected.length > 200)
+          answer(
+            project,
+            acted,
+            message: "#{turn == "undo" ? "Undone" : "Done again"}: #{outcome.said}",
+            fresh: outcome.affected.length > 200
+          )
         end
       end
     end

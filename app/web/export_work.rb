@@ -13,12 +13,22 @@ module Web
     def call(task)
       wanted = task.arguments
       task.report(0, 2)
-      Store::ProjectSession.for(task.project_id).open do |project|
-        export = SheetExport.new(project, wanted["sheet_id"], type: wanted["type"], ground: wanted["ground"], chosen: wanted["chosen"], paper: wanted["paper"])
-        svg = export.svg
-        task.report(1)
-        Store::Task::Result.new(values: {}, content: export.file(svg), content_type: export.content_type, file_name: export.name)
-      end
+      Store::ProjectSession
+        .for(task.project_id)
+        .open do |project|
+          export =
+            SheetExport.new(
+              project,
+              wanted["sheet_id"],
+              type: wanted["type"],
+              ground: wanted["ground"],
+              chosen: wanted["chosen"],
+              paper: wanted["paper"]
+            )
+          svg = export.svg
+          task.report(1)
+          Store::Task::Result.new(values: {}, content: export.file(svg), content_type: export.content_type, file_name: export.name)
+        end
     end
   end
 end

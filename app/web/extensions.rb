@@ -16,8 +16,8 @@ module Web
       # @return [Array] what all families bring of that part
       def gather(part) = all.select { |one| one.respond_to?(part) }.flat_map { |one| one.public_send(part) }
 
-      # @param place [Symbol] where it stands: +:facts+ of an element, +:sheet+, +:chosen+ things (+:chosen_fields+ to be filled in), +:links+ and +:openers+ of a
-      #   project, +:beside+ a sheet
+      # @param place [Symbol] where it stands: +:facts+ of an element, +:sheet+, +:chosen+ things (+:chosen_fields+ to be
+      #   filled in), +:links+ and +:openers+ of a project, +:beside+ a sheet
       # @return [Array<Symbol>] templates
       def panels(place) = gather(:panels).flat_map { |panels| panels.to_a }.select { |at, _| at == place }.map(&:last)
 

@@ -14,7 +14,10 @@ module Web
         sheet = sheet(project)
         before = marked(project)
         note_findings(project)
-        [*findings_parts(project, sheet), part("#pieces", pieces(project, sheet, Acting::Acted.new(sheet, Acting::NOTHING, nil, before)))].join
+        [
+          *findings_parts(project, sheet),
+          part("#pieces", pieces(project, sheet, Acting::Acted.new(sheet, Acting::NOTHING, nil, before)))
+        ].join
       end
     end
 
@@ -38,7 +41,14 @@ module Web
     post "#{SHEET}/waivers", needs: :edit, answers: :pieces, makes: "Waive" do
       with_project do |project|
         found = found(project.findings)
-        change = Basalt::Change::Waive.new(finding: found.key, state: found.state(project.set), reason: params[:reason], said_by: person, at: Time.now.utc.iso8601)
+        change =
+          Basalt::Change::Waive.new(
+            finding: found.key,
+            state: found.state(project.set),
+            reason: params[:reason],
+            said_by: person,
+            at: Time.now.utc.iso8601
+          )
         perform(project, "waived: #{found.message}") { |draft, _| draft.apply(change) }
       end
     end

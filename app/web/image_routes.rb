@@ -15,14 +15,31 @@ module Web
       raise Basalt::Mistake, "Choose an image first" unless file.is_a?(Hash) && file[:tempfile]
 
       safe = Drawings::SafeImage.new(file[:tempfile].read(Drawings::SafeImage::LIMIT + 1).to_s)
-      name = File.basename(Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 80), ".*").then { |base| base.strip.empty? ? "picture" : base }
+      name =
+        File
+          .basename(Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 80), ".*")
+          .then { |base| base.strip.empty? ? "picture" : base }
       project = Store::Project.find(id(params[:project_id]))
-      image = Store::Image.create!(id: SecureRandom.uuid, project_id: project.id, name:, type: safe.type, width: safe.width, height: safe.height, content: safe.content)
-      kept_with([image]) { on_sheet(->(_) { "put the image #{name} on the sheet" }) { |draft, sheet| Fresh.new(nil, [ImageRoutes.show(draft, sheet, image)]) } }
+      image =
+        Store::Image.create!(
+          id: SecureRandom.uuid,
+          project_id: project.id,
+          name:,
+          type: safe.type,
+          width: safe.width,
+          height: safe.height,
+          content: safe.content
+        )
+      kept_with([image]) do
+        on_sheet(->(_) { "put the image #{name} on the sheet" }) do |draft, sheet|
+          Fresh.new(nil, [ImageRoutes.show(draft, sheet, image)])
+        end
+      end
     end
 
     get "/projects/:project_id/images/:image_id", needs: :see, answers: :file do
-      image = Store::Image.find_by(project_id: id(params[:project_id]), id: id(params[:image_id])) or raise ActiveRecord::RecordNotFound, "no such image"
+      image = Store::Image.find_by(project_id: id(params[:project_id]), id: id(params[:image_id])) or
+        raise ActiveRecord::RecordNotFound, "no such image"
       headers "Content-Security-Policy" => "default-src 'none'; style-src 'unsafe-inline'; sandbox"
       cache_control :private, max_age: 86_400
       content_type image.type
@@ -35,22 +52,53 @@ module Web
 
       brought = Drawings::SymbolSet.new(file[:tempfile])
       project_id = Store::Project.find(id(params[:project_id])).id
-      images = brought.images.to_h { |name, image| [name, Store::Image.create!(id: SecureRandom.uuid, project_id:, name:, type: image.type, width: image.width, height: image.height, content: image.content)] }
-      with_project do |project|
-        done = kept_with(images.values) do
-          perform(project, "brought in #{Basalt::English.count(images.length, 'symbol')}") { |draft, _| images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) } }
+      images =
+        brought.images.to_h do |name, image|
+          [
+            name,
+            Store::Image.create!(
+              id: SecureRandom.uuid,
+              project_id:,
+              name:,
+              type: image.type,
+              width: image.width,
+              height: image.height,
+              content: image.content
+            )
+          ]
         end
-        done + part("#facts", view(:sheet_facts, project:, sheet: sheet(project))) + part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
+      with_project do |project|
+        done =
+          kept_with(images.values) do
+            perform(project, "brought in #{Basalt::English.count(images.length, "symbol")}") do |draft, _|
+              images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) }
+            end
+          end
+        done + part("#facts", view(:sheet_facts, project:, sheet: sheet(project))) +
+          part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
       end
     end
 
     post "#{SHEET}/symbol/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
-      on_sheet(->(draft) { "chose a symbol for #{params[:every] ? "every #{draft.element(params[:element_id]).noun}" : draft.element(params[:element_id]).name}" }) do |draft, _|
+      on_sheet(
+        ->(draft) do
+          "chose a symbol for " \
+            "#{params[:every] ? "every #{draft.element(params[:element_id]).noun}" : draft.element(params[:element_id]).name}"
+        end
+      ) do |draft, _|
         thing = element(draft, params[:element_id])
         symbol = params[:symbol].to_s.empty? ? nil : element(draft, params[:symbol])
         raise Basalt::Mistake, "#{symbol.name} is no symbol" if symbol && symbol.kind != Basalt::Drawing::Symbols::KIND
 
-        draft.apply(params[:every] ? Basalt::Drawing::Symbols.standing(draft, thing.noun, symbol&.id) : Basalt::Drawing::Symbols.giving(draft, thing, symbol&.id))
+        draft.apply(
+          (
+            if params[:every]
+              Basalt::Drawing::Symbols.standing(draft, thing.noun, symbol&.id)
+            else
+              Basalt::Drawing::Symbols.giving(draft, thing, symbol&.id)
+            end
+          )
+        )
       end
     end
 
@@ -66,17 +114,36 @@ module Web
     # A symbol of a name that is known gets the new image.
     def self.take_symbol(draft, name, image_id)
       known = draft.named(name).find { |element| element.kind == Basalt::Drawing::Symbols::KIND }
-      draft.apply(known ? Basalt::Change::Set.new(id: known.id, fact: "image", value: image_id) : Basalt::Change::Add.new(kind: Basalt::Drawing::Symbols::KIND, name:, facts: { "image" => image_id }))
+      draft.apply(
+        (
+          if known
+            Basalt::Change::Set.new(id: known.id, fact: "image", value: image_id)
+          else
+            Basalt::Change::Add.new(kind: Basalt::Drawing::Symbols::KIND, name:, facts: { "image" => image_id })
+          end
+        )
+      )
     end
 
     # @return [String] id of the picture
     def self.show(draft, sheet, image)
       name = draft.named(image.name).any? ? Basalt::Model::Names.following(image.name) { |taken| draft.named(taken).any? } : image.name
       id = draft.new_id
-      draft.apply(Basalt::Change::Add.new(kind: "picture", name:, facts: { "image" => image.id }, id:), Basalt::Change::Show.new(sheet_id: sheet.id, element_id: id))
+      draft.apply(
+        Basalt::Change::Add.new(kind: "picture", name:, facts: { "image" => image.id }, id:),
+        Basalt::Change::Show.new(sheet_id: sheet.id, element_id: id)
+      )
       scale = [LONGEST / [image.width, image.height].max, 1].min
       Basalt::Drawing::Arranger.new(draft, sheet.id).follow
-      draft.apply(Basalt::Change::Arrange.new(placement_id: draft.placement(sheet.id, id).id, to: { w: (image.width * scale).round, h: (image.height * scale).round }))
+      draft.apply(
+        Basalt::Change::Arrange.new(
+          placement_id: draft.placement(sheet.id, id).id,
+          to: {
+            w: (image.width * scale).round,
+            h: (image.height * scale).round
+          }
+        )
+      )
       id
     end
   end

@@ -41,7 +41,8 @@ module Web
     def areas(moved)
       return [] unless @nesting.any?
 
-      still = @draft.placements_on(@sheet.id).select { |placed| placed.box && @nesting.boundary?(placed.key) && !moved.include?(placed.key) }
+      still =
+        @draft.placements_on(@sheet.id).select { |placed| placed.box && @nesting.boundary?(placed.key) && !moved.include?(placed.key) }
       still.map { |placed| [placed.key, placed.box] }.sort_by { |_, box| box.w * box.h }
     end
 
@@ -51,7 +52,12 @@ module Web
 
       element = @draft.element(id)
       box = @draft.placement(@sheet.id, id).box
-      into = areas.find { |area, at| area != id && at.overlap?(Basalt::Layout::Box.at(box.cx, box.cy, 1, 1)) && !@nesting.inside(id).include?(area) }&.first
+      into =
+        areas
+          .find do |area, at|
+            area != id && at.overlap?(Basalt::Layout::Box.at(box.cx, box.cy, 1, 1)) && !@nesting.inside(id).include?(area)
+          end
+          &.first
       return if into == @nesting.parent(id) || (into.nil? && @nesting.parent(id).nil?)
       return unless into.nil? || element.description.containers.include?(@draft.element(into).kind)
 

@@ -21,14 +21,17 @@ module Web
     # Whether a line would be understood, and from which letter on not.
     get "#{SHEET}/part-check/:element_id", needs: :see, answers: :json do
       with_project do |project|
-        at, reason = Basalt::Statements::PartLine.new(project.set, sheet(project).id, element(project.set, params[:element_id])).wrong(params[:text].to_s)
+        at, reason =
+          Basalt::Statements::PartLine.new(project.set, sheet(project).id, element(project.set, params[:element_id])).wrong(
+            params[:text].to_s
+          )
         content_type :json
         JSON.generate({ at:, reason: })
       end
     end
 
     post "#{SHEET}/part/:element_id", needs: :edit, answers: :pieces, makes: "whatever the line says" do
-      on_sheet(->(draft) { "set #{draft.element(params[:element_id])&.name || 'a row'}" }) do |draft, sheet|
+      on_sheet(->(draft) { "set #{draft.element(params[:element_id])&.name || "a row"}" }) do |draft, sheet|
         part, owner = part_and_owner(draft)
         Basalt::Statements::PartLine.new(draft, sheet.id, owner).put(draft, part, params[:text].to_s)
       end

@@ -19,7 +19,11 @@ module Web
     def words
       return [] if @text.length > 500 || @text.include?("\n")
 
-      (at_end + in_word).uniq.sort_by.with_index { |(from, words, _), i| [words.downcase.start_with?(@text[from..].to_s.downcase) ? 0 : 1, i] }.first(MOST)
+      (at_end + in_word)
+        .uniq
+        .sort_by
+        .with_index { |(from, words, _), i| [words.downcase.start_with?(@text[from..].to_s.downcase) ? 0 : 1, i] }
+        .first(MOST)
     rescue Basalt::Statements::Misread
       []
     end
@@ -28,7 +32,7 @@ module Web
     def hint = @hint ||= foretold
 
     def foretold
-      return [:nothing, ""] if @text.strip.empty?
+      return :nothing, "" if @text.strip.empty?
 
       draft = @draft = Basalt::Change::Draft.new(@project.set)
       Acting.say(draft, @sheet, @text)
@@ -61,7 +65,9 @@ module Web
       (1..[words.length, 4].min).flat_map do |count|
         head = words[0...-count].join
         partial = words.last(count).join.downcase
-        expected(head, head.length, partial.strip).select { |_, word, _| word.downcase.start_with?(partial) && word.downcase != partial.strip }
+        expected(head, head.length, partial.strip).select do |_, word, _|
+          word.downcase.start_with?(partial) && word.downcase != partial.strip
+        end
       end
     end
 
@@ -73,7 +79,7 @@ module Web
     def consequence(draft)
       fresh = newly_found(draft)
       worst = fresh.find(&:error?)
-      return [:warns, "#{worst.message}. #{worst.why}"] if worst
+      return :warns, "#{worst.message}. #{worst.why}" if worst
 
       [:fits, fits(draft, fresh)]
     end
@@ -86,7 +92,10 @@ module Web
     end
 
     def fits(draft, fresh)
-      addresses = draft.elements.differences.filter_map { |_, before, after| after["address"] if after && after["address"] && before&.[]("address") != after["address"] }
+      addresses =
+        draft.elements.differences.filter_map do |_, before, after|
+          after["address"] if after && after["address"] && before&.[]("address") != after["address"]
+        end
       return "#{addresses.first} is free" if addresses.one?
       return "Enter takes it; then: #{fresh.first.message}" if fresh.any?
 

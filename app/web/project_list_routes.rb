@@ -17,7 +17,9 @@ module Web
     end
 
     get("/projects", needs: :see, answers: :page) { erb(:projects, locals: { projects: told_projects }) }
-    post("/projects", needs: :edit, answers: :redirect, makes: "a project") { redirect project_path(Store::Project.open(params[:name]).id) }
+    post("/projects", needs: :edit, answers: :redirect, makes: "a project") do
+      redirect project_path(Store::Project.open(params[:name]).id)
+    end
 
     post "#{PROJECT}/renamed", needs: :edit, answers: :redirect, makes: "another name of the project" do
       Store::Project.find(id(params[:project_id])).rename(Basalt::Model::Names.clean(params[:name]))
@@ -41,7 +43,9 @@ module Web
     # For good: whoever does it writes the name.
     post "#{PROJECT}/removed-for-good", needs: :own, answers: :redirect, makes: "nothing is left of the project" do
       project = Store::Project.find(id(params[:project_id]))
-      raise Basalt::Mistake, "The project is removed for good when its name “#{project.name}” is written as it is" unless params[:name].to_s.strip == project.name
+      unless params[:name].to_s.strip == project.name
+        raise Basalt::Mistake, "The project is removed for good when its name “#{project.name}” is written as it is"
+      end
 
       project.remove
       redirect "/projects"
@@ -56,9 +60,20 @@ module Web
 
       # @return [Array<Told>]
       def told_projects
-        ActiveRecord::Base.connection.exec_query(TOLD, "projects").map do |row|
-          Told.new(id: row["id"], name: row["name"], sheets: row["sheets"], findings: row["open_findings"], said_by: row["said_by"], at: row["at"], put_away: !row["put_away_at"].nil?)
-        end
+        ActiveRecord::Base
+          .connection
+          .exec_query(TOLD, "projects")
+          .map do |row|
+            Told.new(
+              id: row["id"],
+              name: row["name"],
+              sheets: row["sheets"],
+              findings: row["open_findings"],
+              said_by: row["said_by"],
+              at: row["at"],
+              put_away: !row["put_away_at"].nil?
+            )
+          end
       end
 
       # The list tells how many findings were open when they were last worked out.

@@ -32,29 +32,39 @@ module Web
     get "/projects/:project_id/search", needs: :see, answers: :page do
       with_project do |project|
         found = search(project.set, params[:q].to_s)
-        htmx? ? view(:found, project:, found:, asked: params[:q]) : erb(:project, locals: { project:, found:, asked: params[:q], last: last_acts(project) })
+        if htmx?
+          view(:found, project:, found:, asked: params[:q])
+        else
+          erb(:project, locals: { project:, found:, asked: params[:q], last: last_acts(project) })
+        end
       end
     end
 
     post "/projects/:project_id/sheets", needs: :edit, answers: :redirect, makes: "AddSheet" do
       with_project do |project|
-        change = Basalt::Change::AddSheet.new(name: params[:name], notation: params[:notation].to_s, drawn_by: person, dated: Date.today.iso8601)
+        change =
+          Basalt::Change::AddSheet.new(name: params[:name], notation: params[:notation].to_s, drawn_by: person, dated: Date.today.iso8601)
         project.act(said: "opened the sheet #{params[:name]}", by: person) { |draft| draft.apply(change) }
-        redirect project_path(project.project_id, "sheets/#{project.set.sheets.by(:name, Basalt::Model::Names.clean(params[:name])).first.id}")
+        redirect project_path(
+          project.project_id,
+          "sheets/#{project.set.sheets.by(:name, Basalt::Model::Names.clean(params[:name])).first.id}"
+        )
       end
     end
 
     get "/projects/:project_id/project.json", needs: :see, answers: :file do
       project = Store::Project.find(id(params[:project_id]))
       content_type :json
-      attachment "#{project.name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.json"
+      attachment "#{project.name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, "").strip.gsub(/\s+/, "-")}.json"
       Store::Archive.write(project.id)
     end
 
     post "/projects/documents", needs: :edit, answers: :redirect, makes: "a project" do
       file = params[:file]
       raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
-      raise Basalt::Mistake, "The file is larger than #{Basalt::Formats::ProjectDocument::LIMIT / 1_000_000} MB" if file[:tempfile].size > Basalt::Formats::ProjectDocument::LIMIT
+      if file[:tempfile].size > Basalt::Formats::ProjectDocument::LIMIT
+        raise Basalt::Mistake, "The file is larger than #{Basalt::Formats::ProjectDocument::LIMIT / 1_000_000} MB"
+      end
 
       redirect project_path(Store::Archive.read(file[:tempfile].read) { |bytes| Drawings::SafeImage.new(bytes) }.id)
     end
@@ -80,7 +90,8 @@ module Web
       end
 
       def names?(element, wanted)
-        element.name&.downcase&.include?(wanted) || element.facts.any? { |_, value| value.is_a?(String) && value.downcase.include?(wanted) }
+        element.name&.downcase&.include?(wanted) ||
+          element.facts.any? { |_, value| value.is_a?(String) && value.downcase.include?(wanted) }
       end
 
       def places(set, element)
@@ -89,8 +100,12 @@ module Web
 
       # @return [Hash{String => Store::JournalEntry}] the last act on each sheet
       def last_acts(project)
-        Store::JournalEntry.where(project_id: project.project_id).where.not(sheet_id: nil).select("DISTINCT ON (sheet_id) project_id, number, sheet_id, said_by, at")
-                           .order(:sheet_id, number: :desc).index_by(&:sheet_id)
+        Store::JournalEntry
+          .where(project_id: project.project_id)
+          .where.not(sheet_id: nil)
+          .select("DISTINCT ON (sheet_id) project_id, number, sheet_id, said_by, at")
+          .order(:sheet_id, number: :desc)
+          .index_by(&:sheet_id)
       end
     end
   end

@@ -35,13 +35,16 @@ module Web
     def shown(element) = element.owner_id ? shown(@set.element(element.owner_id)) : element
 
     # @return [Array<Basalt::Register::Column>]
-    def columns(kind) = @columns[kind] ||= Basalt::Register::Columns.of(@notation, kind).reject { |column| @owner_id && column.key == Basalt::Register::Columns::OWNER }
+    def columns(kind) =
+      @columns[kind] ||= Basalt::Register::Columns
+        .of(@notation, kind)
+        .reject { |column| @owner_id && column.key == Basalt::Register::Columns::OWNER }
 
     # @return [Array<Array(Basalt::Register::Column, String)>]
     def cells(element)
       worked_out = nil
       columns(element.kind).map do |column|
-        next [column, cell(column).text(element)] if column.writable?
+        next column, cell(column).text(element) if column.writable?
 
         worked_out ||= @notation.computed(@set, element).to_h
         [column, worked_out[column.title].to_s]
@@ -70,10 +73,11 @@ module Web
       return in_order(list, kind) if order[:by] == "place"
 
       column = columns(kind).find { |one| one.key == order[:by] } or return list
-      ranked = list.sort_by.with_index do |element, index|
-        text = cells(element).assoc(column).last
-        [text.empty? ? 1 : 0, text.downcase.scan(/\d+|\D+/).map { |part| part.match?(/\d/) ? [0, part.to_i, ""] : [1, 0, part] }, index]
-      end
+      ranked =
+        list.sort_by.with_index do |element, index|
+          text = cells(element).assoc(column).last
+          [text.empty? ? 1 : 0, text.downcase.scan(/\d+|\D+/).map { |part| part.match?(/\d/) ? [0, part.to_i, ""] : [1, 0, part] }, index]
+        end
       order[:down] ? ranked.reverse : ranked
     end
   end

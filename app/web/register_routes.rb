@@ -32,7 +32,10 @@ module Web
     # Names that a cell can refer to.
     get "#{SHEET}/names/:kind/:key", needs: :see, answers: :part do
       with_project do |project|
-        column = Basalt::Register::Columns.of(sheet(project).notation, params[:kind]).find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
+        column =
+          Basalt::Register::Columns
+            .of(sheet(project).notation, params[:kind])
+            .find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
         raise ActiveRecord::RecordNotFound, "no such column" unless column&.reference?
 
         view(:names, names: project.set.of_kind(*column.kinds).filter_map(&:name).uniq.sort.first(MOST_NAMES))
@@ -42,10 +45,17 @@ module Web
     post "#{SHEET}/cells", needs: :edit, answers: :pieces, makes: "Add, Set, Rejoin" do
       with_project do |project|
         owner = params[:owner].to_s.empty? ? nil : element(project.set, params[:owner])
-        entry = Basalt::Register::Entry.new(sheet(project), Tables.kind(params[:parts] || params[:kind]), Tables.cells(params[:cells]), owner_id: owner&.id)
-        acted = act_on(project, ->(_, taken) { Tables.said(entry, taken) }) do |draft, _|
-          entry.into(draft).tap { project.keep_answer(made: entry.made, refused: entry.refused.map(&:to_h)) }
-        end
+        entry =
+          Basalt::Register::Entry.new(
+            sheet(project),
+            Tables.kind(params[:parts] || params[:kind]),
+            Tables.cells(params[:cells]),
+            owner_id: owner&.id
+          )
+        acted =
+          act_on(project, ->(_, taken) { Tables.said(entry, taken) }) do |draft, _|
+            entry.into(draft).tap { project.keep_answer(made: entry.made, refused: entry.refused.map(&:to_h)) }
+          end
         answer(project, acted, entry:)
       end
     end
@@ -62,7 +72,9 @@ module Web
         # @return [Array<Array(String, String, String)>]
         def cells(text)
           cells = JSON.parse(text.to_s, max_nesting: 3)
-          fine = cells.is_a?(Array) && cells.length <= Basalt::Register::Entry::MOST && cells.all? { |cell| cell.is_a?(Array) && cell.length == 3 && cell.all?(String) }
+          fine =
+            cells.is_a?(Array) && cells.length <= Basalt::Register::Entry::MOST &&
+            cells.all? { |cell| cell.is_a?(Array) && cell.length == 3 && cell.all?(String) }
           fine ? cells : raise(Basalt::Mistake, "Cells are rows, columns and texts, at most #{Basalt::Register::Entry::MOST} at a time")
         rescue JSON::ParserError
           raise Basalt::Mistake, "The cells could not be read"
@@ -70,7 +82,11 @@ module Web
 
         def said(entry, taken)
           made = entry.made.length
-          made.positive? ? "filled in #{Basalt::English.count(made, 'new row')} of the register" : "set #{Basalt::English.count(taken, 'cell')} of the register"
+          if made.positive?
+            "filled in #{Basalt::English.count(made, "new row")} of the register"
+          else
+            "set #{Basalt::English.count(taken, "cell")} of the register"
+          end
         end
       end
     end

@@ -36,9 +36,14 @@ module Web
     def answer(project, acted, message: nil, fresh: false, entry: nil)
       sheet = project.set.sheets[acted.sheet.id]
       new_ids = acted.made.is_a?(Fresh) ? acted.made.ids : []
-      [part("#pieces", fresh ? whole(project, sheet, entry:, new_ids:) : pieces(project, sheet, acted, entry:, new_ids:)), part("#findings-later", view(:findings_later, sheet:)),
-       part("#history", view(:history, project:, sheet:)), part("#tabs", view(:tabs, project:, sheet:, kind: params[:kind])),
-       *selection_part(project, sheet), part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")].join
+      [
+        part("#pieces", fresh ? whole(project, sheet, entry:, new_ids:) : pieces(project, sheet, acted, entry:, new_ids:)),
+        part("#findings-later", view(:findings_later, sheet:)),
+        part("#history", view(:history, project:, sheet:)),
+        part("#tabs", view(:tabs, project:, sheet:, kind: params[:kind])),
+        *selection_part(project, sheet),
+        part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")
+      ].join
     end
 
     # An act that was done and is asked for again is told again: the whole sheet, or source, as it stands now, and
@@ -50,9 +55,15 @@ module Web
       return redirect(project_path(project.project_id)) unless sheet
 
       told = entry.answer || {}
-      filled = Register::Told.new(made: told["made"], refused: refusals(told["refused"], Basalt::Register::Entry::Refused)) if told["made"]
+      filled = Register::Told.new(made: told["made"], refused: refusals(told["refused"], Basalt::Register::Entry::Refused)) if told[
+        "made"
+      ]
       parts = answer(project, Acting::Acted.new(sheet, Acting::NOTHING), fresh: true, entry: filled)
-      told["lines"] ? parts + part("#reading", reading_after(project, sheet, refusals(told["lines"], Basalt::Statements::ReadingPatch::Refused))) : parts
+      if told["lines"]
+        parts + part("#reading", reading_after(project, sheet, refusals(told["lines"], Basalt::Statements::ReadingPatch::Refused)))
+      else
+        parts
+      end
     end
 
     def refusals(list, type) = list.map { |one| type.new(**one.transform_keys(&:to_sym)) }
@@ -75,8 +86,18 @@ module Web
     def pieces(project, sheet, acted, entry: nil, new_ids: [])
       scene = scene(project, sheet.id)
       outcome = acted.outcome
-      view(:pieces, project:, sheet:, items: scene.pieces((outcome.affected + remarked(project, acted.marked)).uniq), gone: gone(project, sheet, outcome, scene), affected: outcome.affected,
-                    frame: Basalt::Drawing::Furniture.frame(scene), whole: false, entry:, new_ids:)
+      view(
+        :pieces,
+        project:,
+        sheet:,
+        items: scene.pieces((outcome.affected + remarked(project, acted.marked)).uniq),
+        gone: gone(project, sheet, outcome, scene),
+        affected: outcome.affected,
+        frame: Basalt::Drawing::Furniture.frame(scene),
+        whole: false,
+        entry:,
+        new_ids:
+      )
     end
 
     LETTERS = %w[t l n].freeze
@@ -84,7 +105,12 @@ module Web
     # @return [Array<String>] ids of groups and rows that are no longer there
     def gone(_project, sheet, outcome, scene)
       taken_off = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.map(&:id)
-      hidden = outcome.affected.filter_map { |key| scene.set.placement(sheet.id, key) }.select { |placed| scene.items_of(placed).empty? }.map(&:id)
+      hidden =
+        outcome
+          .affected
+          .filter_map { |key| scene.set.placement(sheet.id, key) }
+          .select { |placed| scene.items_of(placed).empty? }
+          .map(&:id)
       struck = outcome.effect.on(:elements).select { |d| d.after.nil? }.map { |d| "r#{d.id}" }
       (taken_off + hidden).flat_map { |id| LETTERS.map { |letter| letter + id } } + struck
     end
@@ -95,7 +121,18 @@ module Web
 
     def whole(project, sheet, entry: nil, new_ids: [])
       scene = scene(project, sheet.id)
-      view(:pieces, project:, sheet:, items: scene.items, gone: [], affected: [], frame: Basalt::Drawing::Furniture.frame(scene), whole: true, entry:, new_ids:)
+      view(
+        :pieces,
+        project:,
+        sheet:,
+        items: scene.items,
+        gone: [],
+        affected: [],
+        frame: Basalt::Drawing::Furniture.frame(scene),
+        whole: true,
+        entry:,
+        new_ids:
+      )
     end
 
     # The title of the page that a template is.
@@ -118,7 +155,10 @@ module Web
       some, none = (sheet.notation.lines + sheet.notation.things).partition { |kind| counts.key?(kind) }
       none = none.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }.sort_by { |kind| sheet.notation.things.index(kind) || 99 }
       parts = sheet.notation.parts.map { |kind| [kind, register(project, sheet).parts(kind).length] }
-      parts += sheet.notation.told.filter_map { |kind| register(project, sheet).rows(kind).length.then { |count| [kind, count] if count.positive? } }
+      parts +=
+        sheet.notation.told.filter_map do |kind|
+          register(project, sheet).rows(kind).length.then { |count| [kind, count] if count.positive? }
+        end
       (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }.insert(some.empty? ? -1 : some.length, *parts)
     end
 
@@ -136,10 +176,14 @@ module Web
     def ago(time)
       seconds = (Time.now - time).to_i
       case seconds
-      when 0..59 then "just now"
-      when 60..3599 then "#{Basalt::English.count(seconds / 60, 'minute')} ago"
-      when 3600..86_399 then "#{Basalt::English.count(seconds / 3600, 'hour')} ago"
-      else "#{Basalt::English.count(seconds / 86_400, 'day')} ago"
+      when 0..59
+        "just now"
+      when 60..3599
+        "#{Basalt::English.count(seconds / 60, "minute")} ago"
+      when 3600..86_399
+        "#{Basalt::English.count(seconds / 3600, "hour")} ago"
+      else
+        "#{Basalt::English.count(seconds / 86_400, "day")} ago"
       end
     end
   end

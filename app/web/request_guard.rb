@@ -16,10 +16,20 @@ module Web
     # Seconds between the times a page is asked for while the database cannot be reached.
     WAITS = [0, 0.25, 0.5, 0.75, 1, 1.5].freeze
     # A name or a value that is no word.
-    class Unreadable < StandardError; end
+    class Unreadable < StandardError
+    end
 
-    MALFORMED = [Unreadable, EOFError, ArgumentError, EncodingError, Rack::QueryParser::ParameterTypeError, Rack::QueryParser::InvalidParameterError,
-                 Rack::QueryParser::QueryLimitError, Rack::Multipart::MultipartPartLimitError, Rack::Multipart::BoundaryTooLongError].freeze
+    MALFORMED = [
+      Unreadable,
+      EOFError,
+      ArgumentError,
+      EncodingError,
+      Rack::QueryParser::ParameterTypeError,
+      Rack::QueryParser::InvalidParameterError,
+      Rack::QueryParser::QueryLimitError,
+      Rack::Multipart::MultipartPartLimitError,
+      Rack::Multipart::BoundaryTooLongError
+    ].freeze
     private_constant :MALFORMED, :WAITS
 
     # @param policy [String] the content-security policy of whatever is answered
@@ -38,7 +48,9 @@ module Web
     private
 
     def guarded(env)
-      return refusal(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.") if env["CONTENT_LENGTH"].to_i > limit(env)
+      if env["CONTENT_LENGTH"].to_i > limit(env)
+        return refusal(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.")
+      end
 
       check(env)
       patiently(env)
@@ -83,16 +95,26 @@ module Web
       value.nil? || text?(value)
     end
 
-    def text?(value) = value.is_a?(String) && value.dup.force_encoding("UTF-8").then { |text| text.valid_encoding? && !text.include?("\0") }
+    def text?(value) =
+      value.is_a?(String) && value.dup.force_encoding("UTF-8").then { |text| text.valid_encoding? && !text.include?("\0") }
+
     def file?(value) = value.is_a?(Hash) && value[:tempfile].respond_to?(:path) && value[:filename].is_a?(String)
 
     def refusal(env, status, words)
       told = Basalt::Drawing::SVG.escape(words)
-      return [status, { "content-type" => "text/html;charset=utf-8" },
-              ["<hx-partial hx-target=\"#answer\" hx-swap=\"innerHTML\"><p class=\"refusal\" role=\"alert\">#{told}</p></hx-partial>"]] if env["HTTP_HX_REQUEST"]
+      if env["HTTP_HX_REQUEST"]
+        return [
+          status,
+          { "content-type" => "text/html;charset=utf-8" },
+          ["<hx-partial hx-target=\"#answer\" hx-swap=\"innerHTML\"><p class=\"refusal\" role=\"alert\">#{told}</p></hx-partial>"]
+        ]
+      end
 
-      page = "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Basalt</title><link rel=\"stylesheet\" href=\"/app.css\"></head>" \
-             "<body><main class=\"page narrow\"><h1>This could not be done</h1><p class=\"refusal\" role=\"alert\">#{told}</p><p><a href=\"/\">To the projects</a></p></main></body></html>"
+      page =
+        "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Basalt</title><link rel=\"stylesheet\" " \
+        "href=\"/app.css\"></head>" \
+        "<body><main class=\"page narrow\"><h1>This could not be done</h1><p class=\"refusal\" role=\"alert\">#{told}</p><p><a " \
+        "href=\"/\">To the projects</a></p></main></body></html>"
       [status, { "content-type" => "text/html;charset=utf-8" }, [page]]
     end
   end

@@ -7,8 +7,23 @@ module Web
 
     # @return [Array<Module>] that state routes
     def modules
-      [ProjectListRoutes, ProjectRoutes, SheetListRoutes, SheetRoutes, EditRoutes, DrawingRoutes, SelectionRoutes, PartRoutes, RegisterRoutes,
-       FindingRoutes, ReadingRoutes, JournalRoutes, ImageRoutes, TaskRoutes, *Extensions.gather(:routes)]
+      [
+        ProjectListRoutes,
+        ProjectRoutes,
+        SheetListRoutes,
+        SheetRoutes,
+        EditRoutes,
+        DrawingRoutes,
+        SelectionRoutes,
+        PartRoutes,
+        RegisterRoutes,
+        FindingRoutes,
+        ReadingRoutes,
+        JournalRoutes,
+        ImageRoutes,
+        TaskRoutes,
+        *Extensions.gather(:routes)
+      ]
     end
 
     # @return [Array<Route>]

@@ -15,16 +15,22 @@ module Web
 
     post "#{SHEET}/pinned", needs: :edit, answers: :pieces, makes: "Arrange" do
       pinned = params[:pinned] == "yes"
-      on_sheet(->(draft, ids) { "#{pinned ? 'pinned' : 'released'} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
+      on_sheet(->(draft, ids) { "#{pinned ? "pinned" : "released"} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
         keys = Acting.chosen_there(draft, sheet, params)
-        keys.filter_map { |key| draft.placement(sheet.id, key) }.each { |placed| draft.apply(Basalt::Change::Arrange.new(placement_id: placed.id, to: { pinned: })) }
+        keys
+          .filter_map { |key| draft.placement(sheet.id, key) }
+          .each { |placed| draft.apply(Basalt::Change::Arrange.new(placement_id: placed.id, to: { pinned: })) }
         Acting.chosen(draft, params)
       end
     end
 
     post "#{SHEET}/emphasised", needs: :edit, answers: :pieces, makes: "Emphasise" do
-      on_sheet(->(draft, ids) { "#{params[:emphasis].to_s.strip.empty? ? 'took the emphasis from' : 'emphasised'} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
-        Acting.chosen_there(draft, sheet, params).each { |key| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: key, name: params[:emphasis])) }
+      on_sheet(
+        ->(draft, ids) { "#{params[:emphasis].to_s.strip.empty? ? "took the emphasis from" : "emphasised"} #{Acting.titles(draft, ids)}" }
+      ) do |draft, sheet|
+        Acting
+          .chosen_there(draft, sheet, params)
+          .each { |key| draft.apply(Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: key, name: params[:emphasis])) }
         Acting.chosen(draft, params)
       end
     end
@@ -32,9 +38,10 @@ module Web
     post "#{SHEET}/view", needs: :edit, answers: :pieces, makes: "SetView" do
       with_project do |project|
         hidden = params[:on] == "yes"
-        acted = act_on(project, "#{hidden ? 'hid' : 'brought back'} #{params[:part]} on #{sheet(project).name}") do |draft, sheet|
-          draft.apply(Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on: hidden))
-        end
+        acted =
+          act_on(project, "#{hidden ? "hid" : "brought back"} #{params[:part]} on #{sheet(project).name}") do |draft, sheet|
+            draft.apply(Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on: hidden))
+          end
         answer(project, acted, fresh: true) + part("#facts", view(:sheet_facts, project:, sheet: sheet(project)))
       end
     end
@@ -44,15 +51,18 @@ module Web
         sheet = sheet(project)
         variant = params[:variant].to_s.then { |words| words.empty? ? nil : words }
         known = Basalt::Change::SetVariant.known?(project.set, sheet.id, variant)
-        words = "drew #{sheet.name} with #{sheet.notation.variants.fetch(variant, 'its usual symbols')}"
-        acted = act_on(project, words, tidy: known ? :complete : true) { |draft, on| draft.apply(Basalt::Change::SetVariant.new(sheet_id: on.id, variant:)) }
+        words = "drew #{sheet.name} with #{sheet.notation.variants.fetch(variant, "its usual symbols")}"
+        acted =
+          act_on(project, words, tidy: known ? :complete : true) do |draft, on|
+            draft.apply(Basalt::Change::SetVariant.new(sheet_id: on.id, variant:))
+          end
         answer(project, acted, fresh: true) + part("#facts", view(:sheet_facts, project:, sheet: sheet(project)))
       end
     end
 
     post "#{SHEET}/labels-hidden", needs: :edit, answers: :pieces, makes: "HideLabel" do
       on = params[:on] == "yes"
-      on_sheet(->(draft, ids) { "#{on ? 'hid' : 'brought back'} the label of #{Acting.titles(draft, ids)}" }) do |draft, sheet|
+      on_sheet(->(draft, ids) { "#{on ? "hid" : "brought back"} the label of #{Acting.titles(draft, ids)}" }) do |draft, sheet|
         ids = (params[:all] ? unlabelled_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
         raise Basalt::Mistake, "Select the lines whose labels are meant" if ids.empty?
 
@@ -62,7 +72,7 @@ module Web
 
     post "#{SHEET}/collapsed", needs: :edit, answers: :pieces, makes: "Collapse" do
       closed = params[:closed] == "yes"
-      on_sheet(->(draft, ids) { "#{closed ? 'collapsed' : 'opened'} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
+      on_sheet(->(draft, ids) { "#{closed ? "collapsed" : "opened"} #{Acting.titles(draft, ids)}" }) do |draft, sheet|
         ids = Acting.chosen(draft, params)
         ids.each { |id| draft.apply(Basalt::Change::Collapse.new(sheet_id: sheet.id, element_id: id, closed:)) }
       end
@@ -74,7 +84,9 @@ module Web
         raise Basalt::Mistake, "A line goes off the sheet with what it joins; delete it, or hide its label" if ids.empty?
 
         keys = Acting.chosen_there(draft, sheet, params).reject { |key| draft.element_at(key).relation? }
-        keys.sort_by { |key| draft.element(key) ? 1 : 0 }.each { |key| draft.apply(Basalt::Change::TakeOffOnce.new(sheet_id: sheet.id, key:)) }
+        keys
+          .sort_by { |key| draft.element(key) ? 1 : 0 }
+          .each { |key| draft.apply(Basalt::Change::TakeOffOnce.new(sheet_id: sheet.id, key:)) }
         ids
       end
     end
@@ -97,7 +109,9 @@ module Web
         next part("#answer", view(:offer_removal, project:, sheet: sheet(project), ids:, others:)) if others.any? && params[:sure].nil?
 
         title = Acting.titles(project.set, ids)
-        perform(project, "deleted #{title}") { |draft, _| ids.each { |id| draft.apply(Basalt::Change::Remove.new(id:)) if draft.element(id) } }
+        perform(project, "deleted #{title}") do |draft, _|
+          ids.each { |id| draft.apply(Basalt::Change::Remove.new(id:)) if draft.element(id) }
+        end
       end
     end
 
@@ -113,7 +127,9 @@ module Web
     post "#{SHEET}/pasted", needs: :edit, answers: :pieces, makes: "Duplicate, ShowAs" do
       with_project do |project|
         from = project.set.sheets[id(params[:from])] or raise Basalt::Change::Conflict, "The sheet it was copied from is no longer there"
-        next part("#answer", view(:offer_paste, project:, sheet: sheet(project), from:, ids: Acting.chosen(project.set, params))) if params[:as].nil? && from.id != sheet(project).id
+        if params[:as].nil? && from.id != sheet(project).id
+          next part("#answer", view(:offer_paste, project:, sheet: sheet(project), from:, ids: Acting.chosen(project.set, params)))
+        end
 
         perform(project, ->(draft, ids) { "pasted #{Acting.titles(draft, ids.of)}" }) do |draft, on|
           ids = Acting.chosen(draft, params)
@@ -159,11 +175,12 @@ module Web
 
         # As far to the right or down as it takes to stand free.
         def shift(draft, ids, from, to)
-          around = Basalt::Layout::Box.around(ids.filter_map { |id| draft.placement(from.id, id)&.box }) or return [STEP, STEP]
+          around = Basalt::Layout::Box.around(ids.filter_map { |id| draft.placement(from.id, id)&.box }) or return STEP, STEP
           ground = Basalt::Drawing::SpatialIndex.new(draft, to.id)
           steps = (1..30).flat_map { |n| [[0, n * STEP], [n * STEP, 0]] }
           steps.unshift([0, 0]) unless from.id == to.id
-          steps.find { |dx, dy| ground.free?(Basalt::Layout::Box.new(x: around.x + dx, y: around.y + dy, w: around.w, h: around.h)) } || [STEP, STEP]
+          steps.find { |dx, dy| ground.free?(Basalt::Layout::Box.new(x: around.x + dx, y: around.y + dy, w: around.w, h: around.h)) } ||
+            [STEP, STEP]
         end
       end
     end

@@ -14,23 +14,48 @@ module Web
       @type = type
       @ground = Drawings::Export::GROUNDS.key?(ground) ? ground : Drawings::Export.usual_ground(type)
       @chosen = chosen
-      @paper = Drawings::Paper.new(size: paper["size"] || "A3", orientation: paper["orientation"] || "landscape", spread: paper["spread"] || "one")
+      @paper =
+        Drawings::Paper.new(
+          size: paper["size"] || "A3",
+          orientation: paper["orientation"] || "landscape",
+          spread: paper["spread"] || "one"
+        )
     end
 
     def content_type = Drawings::Export::TYPES.fetch(@type)
-    def name = "#{[@sheet.number, @sheet.name].join(' ').unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.#{@type}"
+
+    def name =
+      "#{[@sheet.number, @sheet.name].join(" ").unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, "").strip.gsub(/\s+/, "-")}.#{@type}"
 
     # @return [Boolean] whether it takes longer than anybody waits
     def large? = @project.contents(@sheet.id).size > ExportWork::LARGE
 
     def svg
-      Drawings::Export.svg(@project.set, @sheet.id, findings: @project.findings_on(@sheet.id), only: @chosen, images: Pictures.embedded(@project.project_id), ground: @ground)
+      Drawings::Export.svg(
+        @project.set,
+        @sheet.id,
+        findings: @project.findings_on(@sheet.id),
+        only: @chosen,
+        images: Pictures.embedded(@project.project_id),
+        ground: @ground
+      )
     end
 
     # @return [String] the content
     def file(svg)
-      about = { Title: "#{@sheet.number} #{@sheet.name}", Author: @sheet.drawn_by, Subject: "#{@project.set.project}, #{@sheet.notation_name}, revision #{@sheet.revision}" }
-      Drawings::Export.file(@type, svg, paper: @paper, mark: [@sheet.number, @sheet.name, "revision #{@sheet.revision}"].compact.join(", "), about:, ground: @ground)
+      about = {
+        Title: "#{@sheet.number} #{@sheet.name}",
+        Author: @sheet.drawn_by,
+        Subject: "#{@project.set.project}, #{@sheet.notation_name}, revision #{@sheet.revision}"
+      }
+      Drawings::Export.file(
+        @type,
+        svg,
+        paper: @paper,
+        mark: [@sheet.number, @sheet.name, "revision #{@sheet.revision}"].compact.join(", "),
+        about:,
+        ground: @ground
+      )
     end
   end
 end

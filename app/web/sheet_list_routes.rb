@@ -10,9 +10,21 @@ module Web
 
     helped_by :Listing
 
-    post("#{SHEET}/renamed", needs: :edit, answers: :redirect, makes: "SetSheet") { in_register(->(sheet) { "renamed #{sheet.name}" }) { |draft, sheet| draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :name, value: params[:name])) } }
-    post("#{SHEET}/level", needs: :edit, answers: :redirect, makes: "SetSheet") { in_register(->(sheet) { "moved #{sheet.name} to another level" }) { |draft, sheet| draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :band, value: params[:band])) } }
-    post("#{SHEET}/placed-in-order", needs: :edit, answers: :redirect, makes: "MoveSheet") { in_register(->(sheet) { "put #{sheet.name} in another place" }) { |draft, sheet| draft.apply(Basalt::Change::MoveSheet.new(id: sheet.id, by: params[:by].to_i.clamp(-10_000, 10_000))) } }
+    post("#{SHEET}/renamed", needs: :edit, answers: :redirect, makes: "SetSheet") do
+      in_register(->(sheet) { "renamed #{sheet.name}" }) do |draft, sheet|
+        draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :name, value: params[:name]))
+      end
+    end
+    post("#{SHEET}/level", needs: :edit, answers: :redirect, makes: "SetSheet") do
+      in_register(->(sheet) { "moved #{sheet.name} to another level" }) do |draft, sheet|
+        draft.apply(Basalt::Change::SetSheet.new(id: sheet.id, fact: :band, value: params[:band]))
+      end
+    end
+    post("#{SHEET}/placed-in-order", needs: :edit, answers: :redirect, makes: "MoveSheet") do
+      in_register(->(sheet) { "put #{sheet.name} in another place" }) do |draft, sheet|
+        draft.apply(Basalt::Change::MoveSheet.new(id: sheet.id, by: params[:by].to_i.clamp(-10_000, 10_000)))
+      end
+    end
 
     post "#{SHEET}/copied", needs: :edit, answers: :redirect, makes: "DuplicateSheet" do
       in_register(->(sheet) { "duplicated #{sheet.name}" }) do |draft, sheet|
@@ -21,7 +33,18 @@ module Web
     end
 
     # Before a sheet goes, what would go with it is told.
-    get("#{SHEET}/removal", needs: :see, answers: :page) { with_project { |project| erb(:sheet_removal, locals: { project:, sheet: sheet(project), alone: Basalt::Change::RemoveSheet.alone(project.set, sheet(project).id) }) } }
+    get("#{SHEET}/removal", needs: :see, answers: :page) do
+      with_project do |project|
+        erb(
+          :sheet_removal,
+          locals: {
+            project:,
+            sheet: sheet(project),
+            alone: Basalt::Change::RemoveSheet.alone(project.set, sheet(project).id)
+          }
+        )
+      end
+    end
 
     post "#{SHEET}/taken-away", needs: :edit, answers: :redirect, makes: "RemoveSheet" do
       in_register(->(sheet) { "removed the sheet #{sheet.name}" }) do |draft, sheet|

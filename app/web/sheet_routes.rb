@@ -46,7 +46,12 @@ module Web
       get "/projects/:project_id/sheets/:sheet_id/export.#{type}", needs: :see, answers: :file do
         with_project do |project|
           chosen = params[:chosen].to_s.empty? ? nil : Acting.chosen(project.set, params)
-          wanted = { type:, ground: params[:ground], chosen:, paper: { "size" => params[:paper], **params.slice("orientation", "spread") }.compact }
+          wanted = {
+            type:,
+            ground: params[:ground],
+            chosen:,
+            paper: { "size" => params[:paper], **params.slice("orientation", "spread") }.compact
+          }
           export = SheetExport.new(project, sheet(project).id, **wanted)
           if export.large?
             task = Store::Task.give(project.project_id, "export", { sheet_id: sheet(project).id, **wanted }, by: person)
@@ -76,7 +81,8 @@ module Web
       end
 
       # Kinds whose names and facts are edited where they stand.
-      def inplace_kinds(sheet) = (sheet.notation.things + sheet.notation.lines).uniq.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }
+      def inplace_kinds(sheet) =
+        (sheet.notation.things + sheet.notation.lines).uniq.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }
 
       private
 

@@ -13,7 +13,15 @@ module Web
       with_project do |project|
         task = task()
         sheet = project.set.sheets[task.arguments["sheet_id"]]
-        erb(:task, locals: { project:, task:, sheet:, title: [task.arguments["type"]&.upcase || "File", sheet&.name].compact.join(" of ") })
+        erb(
+          :task,
+          locals: {
+            project:,
+            task:,
+            sheet:,
+            title: [task.arguments["type"]&.upcase || "File", sheet&.name].compact.join(" of ")
+          }
+        )
       end
     end
 
@@ -36,7 +44,9 @@ module Web
     # Finding the task that is meant, through its project.
     module Asked
       # @return [Store::Task]
-      def task = Store::Task.find_by(id: id(params[:task_id]), project_id: id(params[:project_id])) || raise(ActiveRecord::RecordNotFound, "no such task")
+      def task =
+        Store::Task.find_by(id: id(params[:task_id]), project_id: id(params[:project_id])) ||
+          raise(ActiveRecord::RecordNotFound, "no such task")
     end
   end
 end

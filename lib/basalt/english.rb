@@ -5,20 +5,44 @@ require "dry/inflector"
 module Basalt
   # How things are said.
   module English
-    INFLECTOR = Dry::Inflector.new do |rules|
-      rules.uncountable("staff", "data", "feedback", "software", "hardware", "news", "weather", "works", "series", "equipment", "information")
-      # Of nouns in f and ve few change: leaves, but roofs and valves.
-      rules.plural(/f\z/i, "fs")
-      rules.plural(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)f\z/i, '\1ves')
-      rules.singular(/ves\z/i, "ve")
-      rules.singular(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)ves\z/i, '\1f')
-      rules.singular(/\b(kni|wi|li|midwi|housewi)ves\z/i, '\1fe')
-      rules.singular(/(house|base|case|phase|lease|clause|cause|course|purchase|response|licence|expense)s\z/i, '\1')
-      { "safe" => "safes", "gas" => "gases", "schema" => "schemas", "phenomenon" => "phenomena", "criterion" => "criteria", "virus" => "viruses", "lens" => "lenses", "man" => "men",
-        "woman" => "women", "child" => "children", "tooth" => "teeth", "foot" => "feet", "person" => "people" }.each { |one, many|
-        rules.irregular(one, many)
-      }
-    end
+    INFLECTOR =
+      Dry::Inflector.new do |rules|
+        rules.uncountable(
+          "staff",
+          "data",
+          "feedback",
+          "software",
+          "hardware",
+          "news",
+          "weather",
+          "works",
+          "series",
+          "equipment",
+          "information"
+        )
+        # Of nouns in f and ve few change: leaves, but roofs and valves.
+        rules.plural(/f\z/i, "fs")
+        rules.plural(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)f\z/i, '\1ves')
+        rules.singular(/ves\z/i, "ve")
+        rules.singular(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)ves\z/i, '\1f')
+        rules.singular(/\b(kni|wi|li|midwi|housewi)ves\z/i, '\1fe')
+        rules.singular(/(house|base|case|phase|lease|clause|cause|course|purchase|response|licence|expense)s\z/i, '\1')
+        {
+          "safe" => "safes",
+          "gas" => "gases",
+          "schema" => "schemas",
+          "phenomenon" => "phenomena",
+          "criterion" => "criteria",
+          "virus" => "viruses",
+          "lens" => "lenses",
+          "man" => "men",
+          "woman" => "women",
+          "child" => "children",
+          "tooth" => "teeth",
+          "foot" => "feet",
+          "person" => "people"
+        }.each { |one, many| rules.irregular(one, many) }
+      end
     # Words that sound as if they began otherwise than they are written.
     SILENT = /\A(hour|honest|honou?r|heir)/i
     # Letters that are spelled out, the first beginning with a vowel as it is spoken: an SQL script; and a URL.
@@ -30,7 +54,7 @@ module Basalt
 
     # @return [String] +a+, +a and b+, +a, b and c+
     def list(words)
-      words.length > 1 ? "#{words[0..-2].join(', ')} and #{words.last}" : words.first.to_s
+      words.length > 1 ? "#{words[0..-2].join(", ")} and #{words.last}" : words.first.to_s
     end
 
     # @return [String] +1 thing+, +3 things+
@@ -55,19 +79,257 @@ module Basalt
 
     # Words that begin a verb phrase, and those that make one of the word before them.
     AUXILIARIES = %w[is are was were be has have had does do did can could may might must shall should will would].freeze
-    PARTICLES = %w[to of out up in on at for from by with off into under over through about as after against between down upon within without].freeze
+    PARTICLES = %w[
+      to
+      of
+      out
+      up
+      in
+      on
+      at
+      for
+      from
+      by
+      with
+      off
+      into
+      under
+      over
+      through
+      about
+      as
+      after
+      against
+      between
+      down
+      upon
+      within
+      without
+    ].freeze
     # Endings of nouns made from verbs, in one or in many.
     NOMINAL = /(ment|ship|tion|sion|ness|ity|ance|ence|dom|hood|age|ure|ery|ism|ist|logy|al)(s|ies)?\z/i
-    BASES = %w[accept acknowledge act add alert allocate allow answer apply approve arrange ask assess assign attend authorise belong book bring build buy call
-               cancel carry cause change charge check choose close collect come comprise concern confirm connect consist contact contain control cover create deal
-               decide deliver depend describe design detect determine direct do drive drop dispatch earn employ enrol enter escalate examine experience feed fill
-               find fit fix follow form fulfil gather get give go govern grant group handle have head help hold house identify include inform inspect install
-               instruct invoice involve issue join keep know lead leave lend let like link list live locate log maintain make manage mark measure meet mentor mention monitor
-               move name need notify observe occupy occur offer open operate order organise own park pass pay perform place plan play precede prescribe produce
-               provide publish purchase put qualify quote raise rank reach read receive record refer register reject relate release rent repair replace report
-               represent request require reserve reside respond return review run satisfy schedule see sell send serve set settle share ship show sign signal specify
-               spend sponsor staff start stand stay stock stop store study submit succeed supervise supply support take teach tell test track train transfer
-               transport treat trigger turn undergo undertake update use validate visit wait want watch wear win work write].to_set.freeze
+    BASES = %w[
+      accept
+      acknowledge
+      act
+      add
+      alert
+      allocate
+      allow
+      answer
+      apply
+      approve
+      arrange
+      ask
+      assess
+      assign
+      attend
+      authorise
+      belong
+      book
+      bring
+      build
+      buy
+      call
+      cancel
+      carry
+      cause
+      change
+      charge
+      check
+      choose
+      close
+      collect
+      come
+      comprise
+      concern
+      confirm
+      connect
+      consist
+      contact
+      contain
+      control
+      cover
+      create
+      deal
+      decide
+      deliver
+      depend
+      describe
+      design
+      detect
+      determine
+      direct
+      do
+      drive
+      drop
+      dispatch
+      earn
+      employ
+      enrol
+      enter
+      escalate
+      examine
+      experience
+      feed
+      fill
+      find
+      fit
+      fix
+      follow
+      form
+      fulfil
+      gather
+      get
+      give
+      go
+      govern
+      grant
+      group
+      handle
+      have
+      head
+      help
+      hold
+      house
+      identify
+      include
+      inform
+      inspect
+      install
+      instruct
+      invoice
+      involve
+      issue
+      join
+      keep
+      know
+      lead
+      leave
+      lend
+      let
+      like
+      link
+      list
+      live
+      locate
+      log
+      maintain
+      make
+      manage
+      mark
+      measure
+      meet
+      mentor
+      mention
+      monitor
+      move
+      name
+      need
+      notify
+      observe
+      occupy
+      occur
+      offer
+      open
+      operate
+      order
+      organise
+      own
+      park
+      pass
+      pay
+      perform
+      place
+      plan
+      play
+      precede
+      prescribe
+      produce
+      provide
+      publish
+      purchase
+      put
+      qualify
+      quote
+      raise
+      rank
+      reach
+      read
+      receive
+      record
+      refer
+      register
+      reject
+      relate
+      release
+      rent
+      repair
+      replace
+      report
+      represent
+      request
+      require
+      reserve
+      reside
+      respond
+      return
+      review
+      run
+      satisfy
+      schedule
+      see
+      sell
+      send
+      serve
+      set
+      settle
+      share
+      ship
+      show
+      sign
+      signal
+      specify
+      spend
+      sponsor
+      staff
+      start
+      stand
+      stay
+      stock
+      stop
+      store
+      study
+      submit
+      succeed
+      supervise
+      supply
+      support
+      take
+      teach
+      tell
+      test
+      track
+      train
+      transfer
+      transport
+      treat
+      trigger
+      turn
+      undergo
+      undertake
+      update
+      use
+      validate
+      visit
+      wait
+      want
+      watch
+      wear
+      win
+      work
+      write
+    ].to_set.freeze
 
     # @return [Boolean] whether words can stand between a subject and an object as their verb, as
     #   far as form and a list of common verbs tell
@@ -77,16 +339,24 @@ module Basalt
       return true if AUXILIARIES.include?(first) || (BASES.include?(base(first)) && base(first) != first)
       return false if first.match?(NOMINAL) && !first.match?(/(raises|averages|manages|measures)\z/)
 
-      PARTICLES.include?(second.to_s) ? first.match?(/(s|ed|ing)\z/) : first.match?(/[^s]s\z/) && words.split.length == 1 && !first.match?(/(us|is|ers|ors)\z/)
+      if PARTICLES.include?(second.to_s)
+        first.match?(/(s|ed|ing)\z/)
+      else
+        first.match?(/[^s]s\z/) && words.split.length == 1 && !first.match?(/(us|is|ers|ors)\z/)
+      end
     end
 
     # @return [String] a verb as it stands in a list of words
     def base(verb)
       case verb
-      when /ies\z/ then verb.sub(/ies\z/, "y")
-      when /(ch|sh|ss|x|zz|o)es\z/ then verb.delete_suffix("es")
-      when /[^s]s\z/ then verb.delete_suffix("s")
-      else verb
+      when /ies\z/
+        verb.sub(/ies\z/, "y")
+      when /(ch|sh|ss|x|zz|o)es\z/
+        verb.delete_suffix("es")
+      when /[^s]s\z/
+        verb.delete_suffix("s")
+      else
+        verb
       end
     end
 
@@ -105,7 +375,11 @@ module Basalt
     def last_word(noun)
       head, word = noun.match(/\A(.*?)(\S*)\z/m).captures
       changed = yield word
-      word == word.upcase && word.length > 1 && word.match?(/[A-Z]/) ? "#{head}#{word}#{'s' if changed.downcase != word.downcase}" : "#{head}#{changed}"
+      if word == word.upcase && word.length > 1 && word.match?(/[A-Z]/)
+        "#{head}#{word}#{"s" if changed.downcase != word.downcase}"
+      else
+        "#{head}#{changed}"
+      end
     end
   end
 end

@@ -7,8 +7,11 @@ class BeUnique < ActiveRecord::Migration[7.2]
 
   def up
     TABLES.each { |table| renumber(table) }
-    execute "UPDATE sheets s SET number = s.number || '-' || s.ordinal WHERE EXISTS (SELECT 1 FROM sheets o WHERE o.project_id = s.project_id AND o.number = s.number AND o.ordinal < s.ordinal)"
-    TABLES.each { |table| execute "ALTER TABLE #{table} ADD CONSTRAINT #{table}_in_order UNIQUE (project_id, ordinal) DEFERRABLE INITIALLY DEFERRED" }
+    execute "UPDATE sheets s SET number = s.number || '-' || s.ordinal WHERE EXISTS (SELECT 1 FROM sheets o WHERE o.project_id = " \
+            "s.project_id AND o.number = s.number AND o.ordinal < s.ordinal)"
+    TABLES.each do |table|
+      execute "ALTER TABLE #{table} ADD CONSTRAINT #{table}_in_order UNIQUE (project_id, ordinal) DEFERRABLE INITIALLY DEFERRED"
+    end
     execute "ALTER TABLE sheets ADD CONSTRAINT sheets_numbered UNIQUE (project_id, number) DEFERRABLE INITIALLY DEFERRED"
     remove_index :sheets, %i[project_id name]
     execute "ALTER TABLE sheets ADD CONSTRAINT sheets_named UNIQUE (project_id, name) DEFERRABLE INITIALLY DEFERRED"

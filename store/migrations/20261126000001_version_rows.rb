@@ -19,6 +19,7 @@ class VersionRows < ActiveRecord::Migration[7.2]
   private
 
   def rename_key(table, column, old, new)
-    execute "UPDATE #{table} SET #{column} = #{column} - '#{old}' || jsonb_build_object('#{new}', #{column} -> '#{old}') WHERE jsonb_exists(#{column}, '#{old}')"
+    execute "UPDATE #{table} SET #{column} = #{column} - '#{old}' || jsonb_build_object('#{new}', #{column} -> '#{old}') WHERE " \
+            "jsonb_exists(#{column}, '#{old}')"
   end
 end

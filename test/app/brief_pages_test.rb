@@ -26,7 +26,7 @@ class BriefPagesTest < Minitest::Test
     assert_equal [32, "outsider"], [phrase["at"], phrase["as"]], last_response.body[0, 300]
     assert_equal ["A caller"], Basalt::Brief::Marking.things(set, phrase.id).map(&:name)
     get "#{base}/sources/#{source.id}"
-    assert_match(/<mark class="as-outsider"[^>]*>A caller<\/mark> waits/, last_response.body)
+    assert_match(%r{<mark class="as-outsider"[^>]*>A caller</mark> waits}, last_response.body)
     send_to("sources/#{source.id}/phrases/#{phrase.id}/struck")
     assert_empty Basalt::Brief::Marking.phrases(set, source.id)
     send_to("undo")
@@ -36,15 +36,24 @@ class BriefPagesTest < Minitest::Test
   def test_what_cannot_be_marked_is_said_and_nothing_is_lost
     source = take_in("A caller reports a leak.")
     version = set.version
-    { { quote: "", as: "entity", name: "x" } => "Select a phrase", { quote: "nowhere", as: "entity", name: "x" } => "does not stand in the text",
+    {
+      { quote: "", as: "entity", name: "x" } => "Select a phrase",
+      { quote: "nowhere", as: "entity", name: "x" } => "does not stand in the text",
       { quote: "a leak", as: "nonsense", name: "x" } => "cannot become",
-      { quote: "a leak", as: "attribute", name: "leak" } => "say whose it is", { quote: "a leak", as: "entity", name: "" } => "name", { quote: "a leak", as: "remark" } => "A remark says something",
-      { quote: "a leak", as: "entity", thing: "Nothing here" } => "Nothing is called" }.each do |values, message|
+      { quote: "a leak", as: "attribute", name: "leak" } => "say whose it is",
+      { quote: "a leak", as: "entity", name: "" } => "name",
+      { quote: "a leak", as: "remark" } => "A remark says something",
+      { quote: "a leak", as: "entity", thing: "Nothing here" } => "Nothing is called"
+    }.each do |values, message|
       send_to("sources/#{source.id}/marks", values)
       assert_equal [422, version], [last_response.status, set.version], values.inspect
       assert_match message, last_response.body, values.inspect
     end
-    { { name: "T", text: " " } => "There is no text", { name: "", text: "x" } => "name", { name: "P", file: upload("a.pdf", "%PDF-1.4") } => "no plain text" }.each do |values, message|
+    {
+      { name: "T", text: " " } => "There is no text",
+      { name: "", text: "x" } => "name",
+      { name: "P", file: upload("a.pdf", "%PDF-1.4") } => "no plain text"
+    }.each do |values, message|
       send_to("sources", values)
       assert_match message, last_response.body
     end
@@ -71,7 +80,11 @@ class BriefPagesTest < Minitest::Test
   end
 
   def test_a_text_of_a_million_words_is_taken_in_and_shown_in_parts
-    send_to("sources", name: "Long", file: upload("long.txt", Array.new(100_000) { |n| "Line #{n} has words and more words in it here." }.join("\n")))
+    send_to(
+      "sources",
+      name: "Long",
+      file: upload("long.txt", Array.new(100_000) { |n| "Line #{n} has words and more words in it here." }.join("\n"))
+    )
     source = set.named("Long").first
     get "#{base}/sources/#{source.id}"
     assert_match "Line 0 has", last_response.body
@@ -88,11 +101,25 @@ class BriefPagesTest < Minitest::Test
     assert_match(/Met by nothing.*R5.*R6.*R12.*Outside the brief.*Weather feed/m, last_response.body)
     rows = CSV.parse(get("#{base}/coverage.csv").body, headers: true)
     assert_equal ["R2", "Supply map", "1"], rows[1].values_at("number", "met by", "Supply map in context")
-    post("#{base}/sheets/#{sheet.id}/requirements",
-         { token:, file: upload("more.md", "# Residents\n\n- R13: A resident sees the map in Welsh. (could, proposed)\n- **R5** — The map can be read aloud.") }, "HTTP_HX_REQUEST" => "true")
+    post(
+      "#{base}/sheets/#{sheet.id}/requirements",
+      {
+        token:,
+        file:
+          upload(
+            "more.md",
+            "# Residents\n\n- R13: A resident sees the map in Welsh. (could, proposed)\n- **R5** — The map can be read aloud."
+          )
+      },
+      "HTTP_HX_REQUEST" => "true"
+    )
     assert_equal(["A resident sees the map in Welsh.", "could"], set.named("R13").first.facts.values_at("text", "priority"))
     assert_match "R13", get("#{base}/requirements.md").body
-    post("#{base}/sheets/#{sheet.id}/requirements", { token:, file: upload("bad.csv", "number,words\nR1,x") }, "HTTP_HX_REQUEST" => "true")
+    post(
+      "#{base}/sheets/#{sheet.id}/requirements",
+      { token:, file: upload("bad.csv", "number,words\nR1,x") },
+      "HTTP_HX_REQUEST" => "true"
+    )
     assert_match "no column “text”", last_response.body
     context = sheet_of(@project, "Supply map in context")
     feed = set.named("Weather feed").first
@@ -110,16 +137,23 @@ class BriefPagesTest < Minitest::Test
     assert_match "no column “does”", last_response.body
     version = set.version
     top, inner = %w[Leak\ response Register\ report].map { |name| set.named(name).find { |one| one.kind == "process" } }
-    post("#{base}/sheets/#{sheet_of(@project, 'Leak response in context').id}/facts/#{top.id}", { token:, fact: "container", value: inner.name }, "HTTP_HX_REQUEST" => "true")
+    post(
+      "#{base}/sheets/#{sheet_of(@project, "Leak response in context").id}/facts/#{top.id}",
+      { token:, fact: "container", value: inner.name },
+      "HTTP_HX_REQUEST" => "true"
+    )
     assert_match "is itself in Leak response", last_response.body
     assert_equal version, set.version
     assert_equal 12, get("#{base}/sheets/#{table.id}/activities.csv").body.lines.length
   end
 
   def test_lists_of_the_sample
-    assert_match(/Telemetry platform.*readings.*in.*message queue/m, get("#{base}/sheets/#{sheet_of(@project, 'Supply map in context').id}/interfaces").body)
+    assert_match(
+      /Telemetry platform.*readings.*in.*message queue/m,
+      get("#{base}/sheets/#{sheet_of(@project, "Supply map in context").id}/interfaces").body
+    )
     assert_match(/Register report.*Work Order|Work Order.*Register report/m, get("#{base}/uses").body)
-    framing = get("#{base}/sheets/#{sheet_of(@project, 'Leak response table').id}/framing").body
+    framing = get("#{base}/sheets/#{sheet_of(@project, "Leak response table").id}/framing").body
     assert_match(/Regulator.*outside.*nothing it does processes information/m, framing)
     assert_match "Nothing differs", framing
   end

@@ -26,7 +26,8 @@ class CommandLineTest < Minitest::Test
     assert_equal 1, status.exitstatus
     first = JSON.parse(out)["findings"].first
     assert_equal %w[id severity sheet subjects message why repair], first.keys
-    assert_equal ["address-used-twice", "error", "Greyholm plant network", "Give plc-08 .32"], first.values_at("id", "severity", "sheet", "repair")
+    assert_equal ["address-used-twice", "error", "Greyholm plant network", "Give plc-08 .32"],
+                 first.values_at("id", "severity", "sheet", "repair")
     assert_includes first["subjects"], "plc-08"
     _, _, status = basalt("check", file("fine.basalt", "sheet S: logical network\nserver a"))
     assert_equal 0, status.exitstatus
@@ -34,18 +35,37 @@ class CommandLineTest < Minitest::Test
 
   def test_what_a_person_let_stand_in_a_document_does_not_count
     draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid })
-    Basalt::Statements::Document.new("project P\nsheet S: logical network\nsubnet Plant 10.1.0.0/24\nserver a\nserver b\na on Plant at .1\nb on Plant at .1").into(draft)
+    Basalt::Statements::Document.new(
+      "project P\nsheet S: logical network\nsubnet Plant 10.1.0.0/24\nserver a\nserver b\na on Plant at .1\nb on Plant at .1"
+    ).into(draft)
     finding = Basalt::Checks::Runner.new(draft).findings.find { |found| found.id == "address-used-twice" }
-    draft.apply(Basalt::Change::Waive.new(finding: finding.key, state: finding.state(draft), reason: "a pair", said_by: "analyst", at: "2026-11-20T10:00:00Z"))
-    out, _, status = basalt("check", file("waived.json", Basalt::Formats::ProjectDocument.write(Basalt::Model::WorkingSet.new.advance(draft.effect))), "--json")
+    draft.apply(
+      Basalt::Change::Waive.new(
+        finding: finding.key,
+        state: finding.state(draft),
+        reason: "a pair",
+        said_by: "analyst",
+        at: "2026-11-20T10:00:00Z"
+      )
+    )
+    out, _, status =
+      basalt(
+        "check",
+        file("waived.json", Basalt::Formats::ProjectDocument.write(Basalt::Model::WorkingSet.new.advance(draft.effect))),
+        "--json"
+      )
     assert_equal 0, status.exitstatus
     refute_includes JSON.parse(out)["findings"].map { |found| found["id"] }, "address-used-twice"
     assert_equal([["address-used-twice", "a pair"]], JSON.parse(out)["let_stand"].map { |found| found.values_at("id", "reason") })
   end
 
   def test_files_that_cannot_be_read_exit_with_two_and_say_where
-    { file("bad.basalt", "sheet S: logical network\nserver a\na onto b") => /line 3.*“onto”|line 3/, file("none.basalt") => /no file/, @folder => /folder/,
-      file("binary.basalt", "a\0b") => /binary/ }.each do |path, message|
+    {
+      file("bad.basalt", "sheet S: logical network\nserver a\na onto b") => /line 3.*“onto”|line 3/,
+      file("none.basalt") => /no file/,
+      @folder => /folder/,
+      file("binary.basalt", "a\0b") => /binary/
+    }.each do |path, message|
       out, err, status = basalt("check", path)
       assert_equal [2, ""], [status.exitstatus, out]
       assert_match message, err
@@ -66,7 +86,9 @@ class CommandLineTest < Minitest::Test
     assert_equal File.read(file("a.svg")), File.read(file("b.svg"))
     basalt("draw", DEMO, "--to", file("a.png"))
     assert_equal "\x89PNG".b, File.binread(file("a.png"), 4)
-    [["--sheet", "Nope", "--to", file("x.svg")], ["--to", file("x.gif")], []].each { |options| assert_equal 2, basalt("draw", DEMO, *options)[2].exitstatus }
+    [["--sheet", "Nope", "--to", file("x.svg")], ["--to", file("x.gif")], []].each do |options|
+      assert_equal 2, basalt("draw", DEMO, *options)[2].exitstatus
+    end
   end
 
   def test_an_inventory_becomes_statements_once

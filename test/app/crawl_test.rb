@@ -18,13 +18,14 @@ class CrawlTest < Minitest::Test
   end
 
   def links(body)
-    page = Nokogiri::HTML(body)
-    named = page.css("a[href], link[href], script[src], img[src], form:not([method=post])[action], [hx-get]").flat_map { |one|
-      [one["href"], one["src"], one["hx-get"], (one["action"] unless one["method"] == "post")]
-    }
+    page = Nokogiri.HTML(body)
+    named =
+      page
+        .css("a[href], link[href], script[src], img[src], form:not([method=post])[action], [hx-get]")
+        .flat_map { |one| [one["href"], one["src"], one["hx-get"], (one["action"] unless one["method"] == "post")] }
     sheet = page.at_css("#sheet-page")&.[]("data-sheet")
-    tables = sheet ? page.css("#tabs [data-path]").map { |one| "#{sheet}/#{one['data-path']}" } : []
-    (named + tables + page.css("[data-beside]").map { |one| "#{one['data-beside']}/beside" }).compact
+    tables = sheet ? page.css("#tabs [data-path]").map { |one| "#{sheet}/#{one["data-path"]}" } : []
+    (named + tables + page.css("[data-beside]").map { |one| "#{one["data-beside"]}/beside" }).compact
   end
 
   def test_every_link_answers
@@ -36,7 +37,10 @@ class CrawlTest < Minitest::Test
     until waiting.empty?
       address = waiting.shift.sub(/#.*/, "")
       shape = address.gsub(ID, "ID").gsub(/\d+/, "N")
-      next if address.empty? || address.start_with?("http", "data:") || address.match?(HEAVY) || (seen[shape] += 1) > ALIKE || seen.key?([address])
+      if address.empty? || address.start_with?("http", "data:") || address.match?(HEAVY) || (seen[shape] += 1) > ALIKE ||
+         seen.key?([address])
+        next
+      end
 
       seen[[address]] = 1
       asked += 1

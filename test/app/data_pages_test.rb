@@ -14,8 +14,12 @@ class DataPagesTest < Minitest::Test
     get "#{base}/dictionary"
     assert_match "people who are sent out together", last_response.body
     csv = CSV.parse(get("#{base}/dictionary.csv").body, headers: true)
-    crew, table, column = [%w[entity Crew], %w[table crews], %w[column code]].map { |kind, name| csv.find { |row| row["kind"] == kind && row["name"] == name } }
-    assert_equal ["people who are sent out together", "people who are sent out together", "Crew.code"], [crew["meaning"], table["meaning"], column["source"]]
+    crew, table, column =
+      [%w[entity Crew], %w[table crews], %w[column code]].map do |kind, name|
+        csv.find { |row| row["kind"] == kind && row["name"] == name }
+      end
+    assert_equal ["people who are sent out together", "people who are sent out together", "Crew.code"],
+                 [crew["meaning"], table["meaning"], column["source"]]
     assert_equal "job", csv.find { |row| row["name"] == "Work Order" }["also called"]
     markdown = get("#{base}/dictionary.md").body
     assert_equal csv.length + 2, markdown.lines.length
@@ -48,9 +52,11 @@ class DataPagesTest < Minitest::Test
 
   def test_steps_can_be_chosen_and_choosing_none_is_refused
     send_act("statements", statements: "entity Depot")
-    post "#{base}/sheets/#{entities.id}/statements", { statements: "Crew has radio call sign\nentity Depot", token: }, "HTTP_HX_REQUEST" => "true"
+    post "#{base}/sheets/#{entities.id}/statements",
+         { statements: "Crew has radio call sign\nentity Depot", token: },
+         "HTTP_HX_REQUEST" => "true"
     get "#{base}/sheets/#{entities.id}/derive"
-    keys = Nokogiri::HTML(last_response.body).css("input[name='steps[]']").map { |input| input["value"] }
+    keys = Nokogiri.HTML(last_response.body).css("input[name='steps[]']").map { |input| input["value"] }
     send_to("sheets/#{entities.id}/derive")
     assert_equal 422, last_response.status
     send_to("sheets/#{entities.id}/derive", steps: [keys.find { |key| key.start_with?("add") && !key.include?("table") }])
@@ -64,14 +70,21 @@ class DataPagesTest < Minitest::Test
     before = rows(set)
     crew = set.named("Crew").first.id
     relationship = set.named("carries out").first.id
-    [["made/#{crew}", { into: "attribute" }, /more than one/], ["made/#{crew}", { into: "wombat" }, /cannot be made/], ["made/#{crew}", { into: "one", other: "x" }, /no longer there/],
-     ["ends/#{relationship}", { role: "one", fact: "cardinality", value: "some" }, /exactly one/], ["ends/#{relationship}", { role: "one", fact: "wings", value: "2" }, /says no wings/],
-     ["judged/#{relationship}", { index: 0, verdict: "maybe" }, /confirmed, disputed or open/], ["variant", { variant: "spirals" }, /drawn/]].each do |path, values, message|
+    [
+      ["made/#{crew}", { into: "attribute" }, /more than one/],
+      ["made/#{crew}", { into: "wombat" }, /cannot be made/],
+      ["made/#{crew}", { into: "one", other: "x" }, /no longer there/],
+      ["ends/#{relationship}", { role: "one", fact: "cardinality", value: "some" }, /exactly one/],
+      ["ends/#{relationship}", { role: "one", fact: "wings", value: "2" }, /says no wings/],
+      ["judged/#{relationship}", { index: 0, verdict: "maybe" }, /confirmed, disputed or open/],
+      ["variant", { variant: "spirals" }, /drawn/]
+    ].each do |path, values, message|
       post "#{base}/sheets/#{entities.id}/#{path}", values.merge(token:), "HTTP_HX_REQUEST" => "true"
       assert_includes [409, 422], last_response.status, path
       assert_match message, last_response.body
     end
-    post "#{base}/schemas", { token:, schema: Rack::Test::UploadedFile.new(StringIO.new("CREATE TABLE x ("), "text/plain", original_filename: "x.sql") }
+    post "#{base}/schemas",
+         { token:, schema: Rack::Test::UploadedFile.new(StringIO.new("CREATE TABLE x ("), "text/plain", original_filename: "x.sql") }
     assert_match(/line 1: syntax error/, last_response.body)
     assert_equal before, rows(model_of(@project))
   end

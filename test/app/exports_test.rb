@@ -12,7 +12,7 @@ class ExportsTest < Minitest::Test
   def export(sheet, type, **given) = get("/projects/#{@project.id}/sheets/#{sheet.id}/export.#{type}", given)
   def body = last_response.body
   def png_size(bytes) = bytes[16, 8].unpack("N2")
-  def document(text) = Nokogiri::XML(text, &:strict)
+  def document(text) = Nokogiri.XML(text, &:strict)
   def pages = CombinePDF.parse(body).pages
   def millimetres(page) = page[:MediaBox].last(2).map { |points| (points * 25.4 / 72).round }
 
@@ -24,7 +24,10 @@ class ExportsTest < Minitest::Test
       assert_equal sheet.name, drawn.at_css("title").text
       refute_empty drawn.at_css("desc").text, sheet.name
       addresses = drawn.xpath("//@href | //@*[local-name()='href']").map(&:value) + body.scan(/url\(([^)]*)\)/).flatten
-      assert(addresses.all? { |address| address.start_with?("data:", "#", "\"data:") }, "#{sheet.name}: #{addresses.grep_v(/\Adata:/).first(2)}")
+      assert(
+        addresses.all? { |address| address.start_with?("data:", "#", "\"data:") },
+        "#{sheet.name}: #{addresses.grep_v(/\Adata:/).first(2)}"
+      )
       assert_includes body, "@font-face", sheet.name
       assert_empty drawn.xpath("//*[local-name()='script'] | //@*[starts-with(local-name(), 'on')]"), sheet.name
     end
@@ -38,15 +41,17 @@ class ExportsTest < Minitest::Test
   end
 
   def test_pictures_have_the_proportions_of_the_drawing_and_two_pixels_to_one
-    sheets.first(4).each do |sheet|
-      export(sheet, "svg")
-      w, h = %w[width height].map { |side| document(body).root[side].to_f }
-      export(sheet, "png")
-      assert_equal "\x89PNG".b, body.b[0, 4]
-      png_size(body.b).zip([w, h]).each { |pixels, px| assert_in_delta px * 2, pixels, 2, sheet.name }
-      export(sheet, "jpg")
-      assert_equal "\xFF\xD8\xFF".b, body.b[0, 3], sheet.name
-    end
+    sheets
+      .first(4)
+      .each do |sheet|
+        export(sheet, "svg")
+        w, h = %w[width height].map { |side| document(body).root[side].to_f }
+        export(sheet, "png")
+        assert_equal "\x89PNG".b, body.b[0, 4]
+        png_size(body.b).zip([w, h]).each { |pixels, px| assert_in_delta px * 2, pixels, 2, sheet.name }
+        export(sheet, "jpg")
+        assert_equal "\xFF\xD8\xFF".b, body.b[0, 3], sheet.name
+      end
   end
 
   def test_on_white_nothing_has_the_colour_of_the_paper
@@ -67,7 +72,7 @@ class ExportsTest < Minitest::Test
 
   def test_a_pdf_is_of_its_paper_and_tells_title_author_and_subject
     sheet = sheets.first
-    { ["A4", "portrait"] => [210, 297], ["A3", "landscape"] => [420, 297], ["A1", "portrait"] => [594, 841] }.each do |(paper, orientation), size|
+    { %w[A4 portrait] => [210, 297], %w[A3 landscape] => [420, 297], %w[A1 portrait] => [594, 841] }.each do |(paper, orientation), size|
       export(sheet, "pdf", paper:, orientation:)
       assert_equal [size], pages.map { |page| millimetres(page) }, paper
     end
@@ -78,16 +83,18 @@ class ExportsTest < Minitest::Test
   end
 
   def test_tiles_are_as_many_as_the_drawing_takes_at_its_true_size
-    sheets.first(5).each do |sheet|
-      export(sheet, "svg")
-      w, h = %w[width height].map { |side| document(body).root[side].to_f }
-      paper = Drawings::Paper.new(size: "A4", spread: "tiles")
-      across, down = [paper.inner_width, paper.inner_height].map { |mm| mm * Drawings::Paper::PER_MM }
-      tiles = Drawings::Print.tiles(0, 0, w, h, paper)
-      assert_covers(tiles, w, h, across, down, sheet.name)
-      export(sheet, "pdf", paper: "A4", spread: "tiles")
-      assert_equal tiles.length, pages.length, sheet.name
-    end
+    sheets
+      .first(5)
+      .each do |sheet|
+        export(sheet, "svg")
+        w, h = %w[width height].map { |side| document(body).root[side].to_f }
+        paper = Drawings::Paper.new(size: "A4", spread: "tiles")
+        across, down = [paper.inner_width, paper.inner_height].map { |mm| mm * Drawings::Paper::PER_MM }
+        tiles = Drawings::Print.tiles(0, 0, w, h, paper)
+        assert_covers(tiles, w, h, across, down, sheet.name)
+        export(sheet, "pdf", paper: "A4", spread: "tiles")
+        assert_equal tiles.length, pages.length, sheet.name
+      end
   end
 
   # Side by side with a little of the next, to the last edge and not a sheet more.
@@ -96,11 +103,16 @@ class ExportsTest < Minitest::Test
     assert_operator tiles.map { |tile| tile.y + down }.max, :>=, h, message
     assert(tiles.all? { |tile| tile.x < w && tile.y < h }, message)
     rows = tiles.group_by(&:y).values
-    rows.each { |row| row.each_cons(2) { |one, other| assert_in_delta Drawings::Print::OVERLAP, one.x + across - other.x, 0.01, message } }
+    rows.each do |row|
+      row.each_cons(2) { |one, other| assert_in_delta Drawings::Print::OVERLAP, one.x + across - other.x, 0.01, message }
+    end
   end
 
   def test_names_that_people_give_are_words_everywhere
-    project = project("project P\nsheet #{Basalt::Statements::Quoting.quote(HOSTILE)}: logical network\nserver #{Basalt::Statements::Quoting.quote(HOSTILE)}")
+    project =
+      project(
+        "project P\nsheet #{Basalt::Statements::Quoting.quote(HOSTILE)}: logical network\nserver #{Basalt::Statements::Quoting.quote(HOSTILE)}"
+      )
     sheet = model_of(project).sheet_list.first
     address = "/projects/#{project.id}/sheets/#{sheet.id}/export"
     get "#{address}.svg"
@@ -108,17 +120,22 @@ class ExportsTest < Minitest::Test
     assert_empty document(body).xpath("//*[local-name()='b']")
     get "#{address}.pdf"
     title = CombinePDF.parse(body).info[:Title].b
-    assert_equal "#{sheet.number} #{HOSTILE}", title.start_with?("\xFE\xFF".b) ? title[2..].force_encoding("UTF-16BE").encode("UTF-8") : title.force_encoding("UTF-8")
+    assert_equal "#{sheet.number} #{HOSTILE}",
+                 title.start_with?("\xFE\xFF".b) ? title[2..].force_encoding("UTF-16BE").encode("UTF-8") : title.force_encoding("UTF-8")
     %w[svg png jpg pdf].each do |type|
       get "#{address}.#{type}"
       assert_equal 200, last_response.status, type
-      assert_match(/\Aattachment; filename="[^"\/\\]+\.#{type}"/, last_response.headers["content-disposition"].to_s, type)
+      assert_match(%r{\Aattachment; filename="[^"/\\]+\.#{type}"}, last_response.headers["content-disposition"].to_s, type)
     end
   end
 
   def test_what_cannot_be_is_refused_in_words
     sheet = sheets.first
-    { { paper: "A9" } => /A4, A3/, { orientation: "upside" } => /landscape or portrait/, { spread: "roll" } => /tiles/ }.each do |given, words|
+    {
+      { paper: "A9" } => /A4, A3/,
+      { orientation: "upside" } => /landscape or portrait/,
+      { spread: "roll" } => /tiles/
+    }.each do |given, words|
       export(sheet, "pdf", **given)
       assert_equal 422, last_response.status
       assert_match words, body
@@ -138,7 +155,8 @@ class ExportsTest < Minitest::Test
 
   # As many things as make a sheet large.
   def large_sheet
-    project = project("sheet S: logical network\n#{Array.new(Web::ExportWork::LARGE + 1) { |n| "server s-#{n}" }.join("\n")}", name: "Large")
+    project =
+      project("sheet S: logical network\n#{Array.new(Web::ExportWork::LARGE + 1) { |n| "server s-#{n}" }.join("\n")}", name: "Large")
     ["/projects/#{project.id}", "/projects/#{project.id}/sheets/#{model_of(project).sheet_list.first.id}"]
   end
 

@@ -10,13 +10,17 @@ class FamiliesTest < Minitest::Test
   include AppHelper
 
   NAMES = Basalt::Families.names
-  NAMED = /\b(?:Basalt|Families|Web::Families)::(?:#{[*NAMES, 'usage'].map(&:capitalize).join('|')})\b/
+  NAMED = /\b(?:Basalt|Families|Web::Families)::(?:#{[*NAMES, "usage"].map(&:capitalize).join("|")})\b/
   COPIED = %w[lib app store config demo].freeze
 
   def test_application_and_store_name_no_family
     files = Dir[File.join(APPLICATION_ROOT, "{store,app}/**/*.{rb,erb}")].reject { |file| file.include?("/app/families/") }
     assert_operator files.length, :>, 100
-    assert_empty(files.to_h { |file| [file.delete_prefix(APPLICATION_ROOT), File.read(file).scan(NAMED).length] }.select { |_, count| count.positive? })
+    assert_empty(
+      files
+        .to_h { |file| [file.delete_prefix(APPLICATION_ROOT), File.read(file).scan(NAMED).length] }
+        .select { |_, count| count.positive? }
+    )
   end
 
   def notations(of) = Basalt.const_get(of.capitalize)::Family.notations.map(&:name)
@@ -24,10 +28,10 @@ class FamiliesTest < Minitest::Test
   # In turn each family is taken from the core, and from the application; the rest starts and does its work.
   def test_without_any_one_family_the_rest_goes_on
     all = Basalt::Model::Catalogue.notations.keys
-    NAMES.each do |gone|
-      assert_equal (all - notations(gone)).sort.join(", "), left_without("lib/basalt/#{gone}"), gone
+    NAMES.each { |gone| assert_equal (all - notations(gone)).sort.join(", "), left_without("lib/basalt/#{gone}"), gone }
+    Dir[File.join(APPLICATION_ROOT, "app/families/*")].each do |folder|
+      assert_equal all.sort.join(", "), left_without("app/families/#{File.basename(folder)}")
     end
-    Dir[File.join(APPLICATION_ROOT, "app/families/*")].each { |folder| assert_equal all.sort.join(", "), left_without("app/families/#{File.basename(folder)}") }
   end
 
   def left_without(folder)

@@ -28,15 +28,36 @@ class ForeignIdsTest < Minitest::Test
   TEXT
   # What a request may name that stands for an element, a placement or a sheet.
   NAMED = %w[chosen selected id element from to owner thing into other sheet act pinned].freeze
-  VALUES = { "statements" => "server fresh", "name" => "fresh", "fact" => "name", "value" => "fresh", "x" => "10",
-             "y" => "10", "noun" => "server", "how" => "left", "layout_style" => "rows", "role" => "thing",
-             "kind" => "device", "text" => "", "before" => "", "sure" => "yes", "notation" => "entities", "part" => "labels", "on" => "yes",
-             "end" => "from", "reason" => "because", "facts" => "{}" }.freeze
+  VALUES = {
+    "statements" => "server fresh",
+    "name" => "fresh",
+    "fact" => "name",
+    "value" => "fresh",
+    "x" => "10",
+    "y" => "10",
+    "noun" => "server",
+    "how" => "left",
+    "layout_style" => "rows",
+    "role" => "thing",
+    "kind" => "device",
+    "text" => "",
+    "before" => "",
+    "sure" => "yes",
+    "notation" => "entities",
+    "part" => "labels",
+    "on" => "yes",
+    "end" => "from",
+    "reason" => "because",
+    "facts" => "{}"
+  }.freeze
 
   def setup
     super
     @other = project(OTHER, name: "#{SECRET} project")
-    @foreign = model_of(@other).then { |set| { sheet: set.sheet_list.map(&:id), element: set.elements.each.map(&:id), placement: set.placements.each.map(&:id) } }
+    @foreign =
+      model_of(@other).then do |set|
+        { sheet: set.sheet_list.map(&:id), element: set.elements.each.map(&:id), placement: set.placements.each.map(&:id) }
+      end
     @own = model_of(@project).things_on(@sheet.id).first.id
     @before = rows(model_of(@other))
     @random = Random.new(8)
@@ -47,26 +68,40 @@ class ForeignIdsTest < Minitest::Test
 
   # An address of this project with everything behind it from the other.
   def foreign(pattern)
-    pattern.gsub(%r{/\?}, "/").gsub(/\?\z/, "").gsub(/:(\w+)\??/) do
-      case Regexp.last_match(1)
-      when "project_id" then @project.id
-      when "sheet_id" then @foreign[:sheet].sample(random: @random)
-      when "kind" then "device"
-      else @foreign.values.flatten.sample(random: @random)
+    pattern
+      .gsub(%r{/\?}, "/")
+      .gsub(/\?\z/, "")
+      .gsub(/:(\w+)\??/) do
+        case Regexp.last_match(1)
+        when "project_id"
+          @project.id
+        when "sheet_id"
+          @foreign[:sheet].sample(random: @random)
+        when "kind"
+          "device"
+        else
+          @foreign.values.flatten.sample(random: @random)
+        end
       end
-    end
   end
 
   # An address within this project, of its own.
   def own(pattern)
-    pattern.gsub(%r{/\?}, "/").gsub(/\?\z/, "").gsub(/:(\w+)\??/) do
-      case Regexp.last_match(1)
-      when "project_id" then @project.id
-      when "sheet_id" then @sheet.id
-      when "kind" then "device"
-      else @own
+    pattern
+      .gsub(%r{/\?}, "/")
+      .gsub(/\?\z/, "")
+      .gsub(/:(\w+)\??/) do
+        case Regexp.last_match(1)
+        when "project_id"
+          @project.id
+        when "sheet_id"
+          @sheet.id
+        when "kind"
+          "device"
+        else
+          @own
+        end
       end
-    end
   end
 
   def assert_told_nothing(message)
@@ -77,41 +112,58 @@ class ForeignIdsTest < Minitest::Test
   def assert_nothing_altered = assert_equal(@before, rows(model_of(@other)))
 
   def test_pages_of_another_project_are_not_found_by_way_of_this_one
-    routes("GET").select { |path| path.scan(":").length > 1 && path.include?(":sheet_id") }.each do |pattern|
-      get foreign(pattern)
-      assert_equal 404, last_response.status, pattern
-      assert_told_nothing pattern
-    end
+    routes("GET")
+      .select { |path| path.scan(":").length > 1 && path.include?(":sheet_id") }
+      .each do |pattern|
+        get foreign(pattern)
+        assert_equal 404, last_response.status, pattern
+        assert_told_nothing pattern
+      end
   end
 
   def test_no_page_tells_of_another_project_whatever_it_is_asked_for
     routes("GET").each do |pattern|
       [foreign(pattern), own(pattern)].each do |address|
-        NAMED.sample(4, random: @random).push("q").each do |name|
-          get "#{address}?#{name}=#{name == 'q' ? 'Crew' : @foreign.values.flatten.sample(random: @random)}"
-          assert_told_nothing "#{pattern} with #{name}"
-        end
+        NAMED
+          .sample(4, random: @random)
+          .push("q")
+          .each do |name|
+            get "#{address}?#{name}=#{name == "q" ? "Crew" : @foreign.values.flatten.sample(random: @random)}"
+            assert_told_nothing "#{pattern} with #{name}"
+          end
       end
     end
   end
 
   def test_no_act_alters_another_project_or_tells_of_it
-    routes("POST").reject { |path| path.match?(%r{/proof\z|/take\z|/removed-for-good\z}) }.each do |pattern|
-      [foreign(pattern), own(pattern)].each do |address|
-        given = VALUES.merge(NAMED.to_h { |name| [name, @foreign.values.flatten.sample(random: @random)] })
-        post address, given.merge("token" => token), "HTTP_HX_REQUEST" => "true"
-        assert_told_nothing pattern
+    routes("POST")
+      .reject { |path| path.match?(%r{/proof\z|/take\z|/removed-for-good\z}) }
+      .each do |pattern|
+        [foreign(pattern), own(pattern)].each do |address|
+          given = VALUES.merge(NAMED.to_h { |name| [name, @foreign.values.flatten.sample(random: @random)] })
+          post address, given.merge("token" => token), "HTTP_HX_REQUEST" => "true"
+          assert_told_nothing pattern
+        end
       end
-    end
     assert_nothing_altered
   end
 
   def test_statements_cells_and_moves_that_name_ids_of_another_project_are_refused
     ids = @foreign[:element]
     placed = @foreign[:placement]
-    { "cells" => { kind: "device", cells: JSON.generate(ids.map { |id| [id, "name", "taken"] }) },
-      "moves" => { moves: JSON.generate(placed.map { |id| [id, 1, 2] }) },
-      "facts/#{ids.first}" => { fact: "name", value: "taken" } }.each do |path, values|
+    {
+      "cells" => {
+        kind: "device",
+        cells: JSON.generate(ids.map { |id| [id, "name", "taken"] })
+      },
+      "moves" => {
+        moves: JSON.generate(placed.map { |id| [id, 1, 2] })
+      },
+      "facts/#{ids.first}" => {
+        fact: "name",
+        value: "taken"
+      }
+    }.each do |path, values|
       send_act(path, values)
       assert_told_nothing path
     end

@@ -13,7 +13,7 @@ class ListsTest < Minitest::Test
   def test_the_list_tells_of_each_project
     get project_path("").chomp("/")
     get "/projects"
-    row = Nokogiri::HTML(last_response.body).at_css("table.projects tbody tr").text.squeeze(" \n")
+    row = Nokogiri.HTML(last_response.body).at_css("table.projects tbody tr").text.squeeze(" \n")
     assert_match(/Tarnwater.*#{names.length} sheets.*\d+.*test, just now/m, row)
   end
 
@@ -36,7 +36,12 @@ class ListsTest < Minitest::Test
     assert_equal 422, last_response.status
     act "/projects/#{copy.id}/removed-for-good", name: "Tarnwater (copy)"
     assert_equal [@project.id], Store::Project.pluck(:id)
-    assert_equal(0, %w[elements sheets placements journal].sum { |table| ActiveRecord::Base.connection.select_value("SELECT count(*) FROM #{table} WHERE project_id = '#{copy.id}'") })
+    assert_equal(
+      0,
+      %w[elements sheets placements journal].sum do |table|
+        ActiveRecord::Base.connection.select_value("SELECT count(*) FROM #{table} WHERE project_id = '#{copy.id}'")
+      end
+    )
   end
 
   def test_sheets_are_renamed_moved_put_in_order_duplicated_and_removed_and_all_of_it_is_undone
@@ -44,11 +49,15 @@ class ListsTest < Minitest::Test
     act "#{@path}/renamed", name: "Plant"
     act "#{@path}/level", band: "Physical"
     act "#{@path}/placed-in-order", by: "-1"
-    assert_equal(["Plant", "Physical"], model_of(@project).sheets[@sheet.id].then { |sheet| [sheet.name, sheet.band] })
+    assert_equal(%w[Plant Physical], model_of(@project).sheets[@sheet.id].then { |sheet| [sheet.name, sheet.band] })
     assert_equal names.index("Plant") + 1, names.index("Alder House office")
     act "#{@path}/copied"
     copy = sheet_of(@project, "Plant 2")
-    assert_equal(*[@sheet.id, copy.id].map { |id| model_of(@project).placements_on(id).map { |one| [one.element_id, one.x, one.y, one.route] }.sort_by(&:to_s) })
+    assert_equal(
+      *[@sheet.id, copy.id].map do |id|
+        model_of(@project).placements_on(id).map { |one| [one.element_id, one.x, one.y, one.route] }.sort_by(&:to_s)
+      end
+    )
     get "#{@path}/removal"
     assert_match "Everything on it stands on other sheets too", last_response.body
     act "/projects/#{@project.id}/sheets/#{copy.id}/taken-away"

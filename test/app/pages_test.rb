@@ -25,13 +25,20 @@ class PagesTest < Minitest::Test
   end
 
   def test_pieces_and_a_fresh_page_agree
-    ["sampler on Plant at .31", "rename historian to archive", "take label-01 off", "remove plc-07", "subnet Extra 10.20.9.0/24", "desk-03 on Extra at .4"].each do |line|
+    [
+      "sampler on Plant at .31",
+      "rename historian to archive",
+      "take label-01 off",
+      "remove plc-07",
+      "subnet Extra 10.20.9.0/24",
+      "desk-03 on Extra at .4"
+    ].each do |line|
       act("statements", statements: line.start_with?("sampler") ? "server sampler\n#{line}" : line)
       answer = Nokogiri::HTML5.fragment(last_response.body)
       get "#{@path}/findings"
       later = Nokogiri::HTML5.fragment(last_response.body)
       get @path
-      page = Nokogiri::HTML5(last_response.body)
+      page = Nokogiri.HTML5(last_response.body)
       groups = [answer, later].flat_map { |part| part.css("g[data-layer] > g").to_a }.to_h { |group| [group["id"], group.to_html] }
       groups.each { |id, html| assert_equal html, page.at_css("#drawing ##{id}").to_html, line }
       answer.at_css("[data-gone]")["data-gone"].split.each { |id| assert_nil page.at_css("##{id}"), line }
@@ -39,13 +46,14 @@ class PagesTest < Minitest::Test
   end
 
   def test_facts_are_set_cleared_and_assumed
-    act("facts/#{id_of('fw-01')}", fact: "note", value: "behind the door")
-    act("facts/#{id_of('fw-01')}", fact: "assumed", value: "yes")
-    act("facts/#{id_of('fw-01')}", fact: "container", value: "Control Room")
+    act("facts/#{id_of("fw-01")}", fact: "note", value: "behind the door")
+    act("facts/#{id_of("fw-01")}", fact: "assumed", value: "yes")
+    act("facts/#{id_of("fw-01")}", fact: "container", value: "Control Room")
     element = model_of(@project).named("fw-01").first
-    assert_equal ["behind the door", true, "Control Room"], [element["note"], element.assumed, model_of(@project).element(element.container_id).name]
-    act("facts/#{id_of('fw-01')}", fact: "note", value: "")
-    act("facts/#{id_of('fw-01')}", fact: "container", value: "")
+    assert_equal ["behind the door", true, "Control Room"],
+                 [element["note"], element.assumed, model_of(@project).element(element.container_id).name]
+    act("facts/#{id_of("fw-01")}", fact: "note", value: "")
+    act("facts/#{id_of("fw-01")}", fact: "container", value: "")
     element = model_of(@project).named("fw-01").first
     assert_equal [nil, nil], [element["note"], element.container_id]
   end
@@ -82,8 +90,12 @@ class PagesTest < Minitest::Test
   def test_the_statement_line_offers_and_foretells
     get "#{@path}/complete", statements: "historian on Pl"
     assert_includes last_response.body, 'data-words="Plant"'
-    { "historian on Plant at .77" => "10.20.4.77 is free", "server x\nx on Plant at .10" => "is used twice", "historian on Plant at .20" => "stands so already",
-      "wombat" => "not understood" }.each do |text, hint|
+    {
+      "historian on Plant at .77" => "10.20.4.77 is free",
+      "server x\nx on Plant at .10" => "is used twice",
+      "historian on Plant at .20" => "stands so already",
+      "wombat" => "not understood"
+    }.each do |text, hint|
       get "#{@path}/complete", statements: text
       assert_includes last_response.body, hint, text
     end
@@ -103,14 +115,18 @@ class PagesTest < Minitest::Test
   end
 
   def test_a_subnet_counts_its_addresses
-    get "#{@path}/facts/#{id_of('Plant')}"
-    facts = Nokogiri::HTML5.fragment(last_response.body).css(".fact").to_h { |fact| fact.css("span, label").map(&:text).first(2).then { |label, value| [label, value] } }
+    get "#{@path}/facts/#{id_of("Plant")}"
+    facts =
+      Nokogiri::HTML5
+        .fragment(last_response.body)
+        .css(".fact")
+        .to_h { |fact| fact.css("span, label").map(&:text).first(2).then { |label, value| [label, value] } }
     assert_equal ["4", "250", ".2", ".1 fw-01"], facts.values_at("used", "free", "next free", "gateway")
   end
 
   def test_undo_on_a_sheet_leaves_other_sheets_alone
     act("statements", statements: "server one")
-    other = "/projects/#{@project.id}/sheets/#{sheet_of(@project, 'Work orders').id}"
+    other = "/projects/#{@project.id}/sheets/#{sheet_of(@project, "Work orders").id}"
     post "#{other}/statements", { statements: "entity Shift", token: }, "HTTP_HX_REQUEST" => "true"
     act("undo")
     assert_empty model_of(@project).named("one")
@@ -119,7 +135,7 @@ class PagesTest < Minitest::Test
 
   def test_findings_of_a_large_project_follow_in_a_second_answer
     large = project(GeneratedNetwork.new(2, subnets: 8, things: 45).text, name: "Large")
-    path = "/projects/#{large.id}/sheets/#{sheet_of(large, 'Net').id}"
+    path = "/projects/#{large.id}/sheets/#{sheet_of(large, "Net").id}"
     post "#{path}/statements", { statements: "server fresh\nfresh on net-1", token: }, "HTTP_HX_REQUEST" => "true"
     assert_includes last_response.body, "#{path}/findings"
     refute_includes last_response.body, "fresh has no address"
@@ -129,7 +145,7 @@ class PagesTest < Minitest::Test
 
   def test_long_tables_come_page_by_page
     large = project("sheet S: logical network\n#{Array.new(230) { |n| "server s-#{n}" }.join("\n")}", name: "Long")
-    path = "/projects/#{large.id}/sheets/#{sheet_of(large, 'S').id}"
+    path = "/projects/#{large.id}/sheets/#{sheet_of(large, "S").id}"
     get "#{path}/register/device"
     assert_equal 201, Nokogiri::HTML5.fragment(last_response.body).css("tbody tr:not(.new)").length
     get "#{path}/register/device?from=200"
@@ -158,15 +174,22 @@ class PagesTest < Minitest::Test
   end
 
   def test_an_image_is_made_safe
-    hostile = '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="x()"><script>x()</script><a href="javascript:x()"><path d="M0 0" fill="url(http://e)"/></a>' \
-              '<use href="http://e/#a"/><rect width="3" height="3" style="x" fill="red"/></svg>'
+    hostile =
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9" onload="x()"><script>x()</script><a href="javascript:x()"><path d="M0 ' \
+      '0" fill="url(http://e)"/></a>' \
+      '<use href="http://e/#a"/><rect width="3" height="3" style="x" fill="red"/></svg>'
     safe = Drawings::SafeImage.new(hostile)
     assert_equal ["image/svg+xml", 9.0], [safe.type, safe.width]
-    refute_match(/script|onload|http:\/\/e|javascript|style/, safe.content)
+    refute_match(%r{script|onload|http://e|javascript|style}, safe.content)
     assert_match(/<rect width="3" height="3" fill="red">/, safe.content)
     bomb = '<!DOCTYPE svg [<!ENTITY a "b">]><svg viewBox="0 0 1 1">&a;</svg>'
-    [bomb, "<svg", "not an image", "<svg><g/></svg>", "\x89PNGbroken", "<svg viewBox='0 0 1 1'>#{'<g>' * 200}#{'</g>' * 200}</svg>"].each do |bytes|
-      assert_raises(Drawings::SafeImage::Unfit, bytes[0, 30]) { Drawings::SafeImage.new(bytes) }
-    end
+    [
+      bomb,
+      "<svg",
+      "not an image",
+      "<svg><g/></svg>",
+      "\x89PNGbroken",
+      "<svg viewBox='0 0 1 1'>#{"<g>" * 200}#{"</g>" * 200}</svg>"
+    ].each { |bytes| assert_raises(Drawings::SafeImage::Unfit, bytes[0, 30]) { Drawings::SafeImage.new(bytes) } }
   end
 end

@@ -29,7 +29,7 @@ class ProcessPagesTest < Minitest::Test
     assert_match "inside</strong>, decided", get("#{base}/sheets/#{table.id}/framing").body
     act(table, "standing/#{crew.id}", standing: "table")
     refute_match "decided</td>", get("#{base}/sheets/#{table.id}/framing").body
-    act(table, "standing/#{thing('Leak response', 'process').id}", standing: "inside", reason: "x")
+    act(table, "standing/#{thing("Leak response", "process").id}", standing: "inside", reason: "x")
     assert_match "Only somebody who takes part", last_response.body
   end
 
@@ -40,26 +40,35 @@ class ProcessPagesTest < Minitest::Test
     act(table, "cells", kind: "activity", cells: JSON.generate([[first.id, "row", "soon"]]))
     assert_match "row is a whole number", CGI.unescapeHTML(last_response.body)
     assert_equal [second.id, first.id], Basalt::Process::Acts.sorted(set.of_kind("activity")).first(2).map(&:id)
-    act(table, "rows/#{thing('Leak response', 'process').id}", by: 1)
+    act(table, "rows/#{thing("Leak response", "process").id}", by: 1)
     assert_match "no place among others", last_response.body
     post("#{base}/sheets/#{table.id}/undo", { token: }, "HTTP_HX_REQUEST" => "true")
     assert_equal [first.id, second.id], Basalt::Process::Acts.sorted(set.of_kind("activity")).first(2).map(&:id)
   end
 
   def test_what_the_table_tells_anew_is_offered_and_what_it_tells_no_more_is_left_unless_ticked
-    Store::ProjectSession.for(@project.id).open do |desk|
-      desk.act(said: "x", by: "t", sheet_id: table.id) { |draft| Basalt::Statements::Document.new("Regulator asks, giving inquiry to Duty engineer").into(draft, sheet_id: table.id) }
-    end
+    Store::ProjectSession
+      .for(@project.id)
+      .open do |desk|
+        desk.act(said: "x", by: "t", sheet_id: table.id) do |draft|
+          Basalt::Statements::Document.new("Regulator asks, giving inquiry to Duty engineer").into(draft, sheet_id: table.id)
+        end
+      end
     row = set.of_kind("activity").find { |one| one["gives"] == "closure order" }
     act(table, "facts/#{row.id}", fact: "gives", value: "")
     page = get("#{base}/sheets/#{table.id}/framing").body
     assert_match(/value="add [^"]*inquiry" checked/, page)
     drop = page[/value="(drop [^"]*)">/, 1]
-    post("#{base}/sheets/#{table.id}/framing", { token:, steps: page.scan(/value="(add [^"]*)" checked/).flatten.map { |key| CGI.unescapeHTML(key) } })
+    post(
+      "#{base}/sheets/#{table.id}/framing",
+      { token:, steps: page.scan(/value="(add [^"]*)" checked/).flatten.map { |key| CGI.unescapeHTML(key) } }
+    )
     assert_includes set.of_kind("flow").map(&:name), "inquiry"
     assert_includes set.of_kind("flow").map(&:name), "closure order"
     post("#{base}/sheets/#{table.id}/framing", { token:, steps: [CGI.unescapeHTML(drop)] })
-    assert_equal 1, set.of_kind("flow").count { |flow| flow.name == "closure order" }, "the level keeps its own, and does not balance any more"
+    assert_equal 1,
+                 set.of_kind("flow").count { |flow| flow.name == "closure order" },
+                 "the level keeps its own, and does not balance any more"
     assert_includes(Store::ProjectSession.for(@project.id).open { |desk| desk.findings.map(&:id) }, "unbalanced")
     post("#{base}/sheets/#{table.id}/framing", { token: })
     assert_match "Choose what is to be taken first", last_response.body
@@ -70,13 +79,13 @@ class ProcessPagesTest < Minitest::Test
     process = thing("Assess leak", "process")
     post("#{base}/flow-notation", { token:, variant: "boxes", back: level.id })
     act(level, "opened/#{process.id}")
-    made = last_response.headers["HX-Redirect"][/[^\/]+\z/]
+    made = last_response.headers["HX-Redirect"][%r{[^/]+\z}]
     assert_equal(["2.0 Assess leak", "boxes", "analyst"], set.sheets[made].then { |sheet| [sheet.name, sheet.variant, sheet.drawn_by] })
     assert_equal(["Order repair", "Register report", "Road authority"], set.things_on(made).map(&:name).sort)
     act(level, "opened/#{process.id}")
-    assert_equal made, last_response.headers["HX-Redirect"][/[^\/]+\z/]
+    assert_equal made, last_response.headers["HX-Redirect"][%r{[^/]+\z}]
     assert_equal ["boxes"], set.sheet_list.select { |sheet| ["context", "data flow"].include?(sheet.notation_name) }.map(&:variant).uniq
-    act(level, "opened/#{thing('Job book', 'store').id}")
+    act(level, "opened/#{thing("Job book", "store").id}")
     assert_match "Only a process opens", last_response.body
   end
 
@@ -91,7 +100,10 @@ class ProcessPagesTest < Minitest::Test
     refute_includes ids.call, "store-on-context"
     map = sheet_of(@project, "Supply map in context")
     act(map, "statements", statements: "system Odd one")
-    assert_includes(Store::ProjectSession.for(@project.id).open { |desk| desk.findings.select { |one| one.id == "outside-the-brief" }.map(&:message) }, "Odd one is outside the brief")
+    assert_includes(
+      Store::ProjectSession.for(@project.id).open { |desk| desk.findings.select { |one| one.id == "outside-the-brief" }.map(&:message) },
+      "Odd one is outside the brief"
+    )
   end
 
   def test_a_sheet_is_moved_to_another_level_and_only_to_one_there_is

@@ -10,7 +10,10 @@ class QueueTest < Minitest::Test
   ROWS = 1200
 
   def inventory
-    (["name,role,subnet,address,gateway,location,note"] + Array.new(ROWS) { |n| "thing-#{n},server,Net #{n / 100} 10.#{20 + (n / 100)}.0.0/16,10.#{20 + (n / 100)}.1.#{n % 100},,," }).join("\n")
+    (
+      ["name,role,subnet,address,gateway,location,note"] +
+        Array.new(ROWS) { |n| "thing-#{n},server,Net #{n / 100} 10.#{20 + (n / 100)}.0.0/16,10.#{20 + (n / 100)}.1.#{n % 100},,," }
+    ).join("\n")
   end
 
   def bring

@@ -8,35 +8,77 @@ class RandomActsTest < Minitest::Test
   include RequestHelper
 
   ACTS = Integer(ENV.fetch("ACTS", "14"), 10)
-  WAYS = %i[move tidy pin emphasise collapse take_off remove duplicate connect place view variant quiet name cell size bend number fact].freeze
+  WAYS = %i[
+    move
+    tidy
+    pin
+    emphasise
+    collapse
+    take_off
+    remove
+    duplicate
+    connect
+    place
+    view
+    variant
+    quiet
+    name
+    cell
+    size
+    bend
+    number
+    fact
+  ].freeze
 
   def desk(&) = Store::ProjectSession.for(@project.id).open(&)
   def sheet = desk { |one| one.set.sheets[@sheet_id] }
   def things = desk { |one| one.set.things_on(@sheet_id).select { |thing| one.set.placement(@sheet_id, thing.id)&.box } }
-  def lines = desk { |one| one.set.sheets[@sheet_id].notation.lines_on(one.set, @sheet_id).select { |line| one.set.placement(@sheet_id, line.id)&.route } }
+
+  def lines =
+    desk do |one|
+      one.set.sheets[@sheet_id].notation.lines_on(one.set, @sheet_id).select { |line| one.set.placement(@sheet_id, line.id)&.route }
+    end
+
   def some(list, most = 3) = list.sample(@random.rand(1..most), random: @random)
   def chosen(list) = { chosen: list.map(&:id).join(" ") }
   def word = "w#{@random.rand(100_000)}"
 
   def try_move
-    some(things).then { |list|
-      ["moves", { moves: list.map { |one|
-        [one.id, @random.rand(-200..200), @random.rand(-200..200)]
-      }.to_json, dropped: %w[yes no].sample(random: @random) }] unless list.empty?
-    }
+    some(things).then do |list|
+      unless list.empty?
+        [
+          "moves",
+          {
+            moves: list.map { |one| [one.id, @random.rand(-200..200), @random.rand(-200..200)] }.to_json,
+            dropped: %w[yes no].sample(random: @random)
+          }
+        ]
+      end
+    end
   end
 
   def try_tidy = things.empty? || @random.rand < 0.5 ? ["tidy", {}] : ["tidy", chosen(some(things)).merge(part: "yes")]
   def try_pin = some(things).then { |list| ["pinned", chosen(list).merge(pinned: %w[yes no].sample(random: @random))] unless list.empty? }
-  def try_emphasise = some(things).then { |list| ["emphasised", chosen(list).merge(emphasis: ["phase 2", ""].sample(random: @random))] unless list.empty? }
+
+  def try_emphasise =
+    some(things).then { |list| ["emphasised", chosen(list).merge(emphasis: ["phase 2", ""].sample(random: @random))] unless list.empty? }
+
   def try_take_off = some(things, 2).then { |list| ["taken-off", chosen(list)] unless list.empty? }
   def try_remove = some(things + lines, 2).then { |list| ["removed", chosen(list).merge(sure: "yes")] unless list.empty? }
   def try_view = ["view", { part: %w[labels parallels].sample(random: @random), on: %w[yes no].sample(random: @random) }]
-  def try_quiet = some(lines).then { |list| ["labels-hidden", chosen(list).merge(on: %w[yes no].sample(random: @random))] unless list.empty? }
+
+  def try_quiet =
+    some(lines).then { |list| ["labels-hidden", chosen(list).merge(on: %w[yes no].sample(random: @random))] unless list.empty? }
+
   def try_number = ["title", { number: word }]
 
   def try_collapse
-    list = desk { |one| Basalt::Drawing::Nesting.new(one.set, @sheet_id).then { |nesting| things.select { |thing| nesting.boundary?(thing.id) || nesting.closed?(thing.id) } } }
+    list =
+      desk do |one|
+        Basalt::Drawing::Nesting
+          .new(one.set, @sheet_id)
+          .then { |nesting| things.select { |thing| nesting.boundary?(thing.id) || nesting.closed?(thing.id) } }
+      end
     ["collapsed", chosen(some(list, 1)).merge(closed: %w[yes no].sample(random: @random))] unless list.empty?
   end
 
@@ -52,7 +94,8 @@ class RandomActsTest < Minitest::Test
   end
 
   def try_place
-    noun = sheet.notation.chips.map(&:first).reject { |one| Basalt::Model::Catalogue.nouns[one][0].default_name(one) }.sample(random: @random)
+    noun =
+      sheet.notation.chips.map(&:first).reject { |one| Basalt::Model::Catalogue.nouns[one][0].default_name(one) }.sample(random: @random)
     ["placed", { noun:, x: @random.rand(800), y: @random.rand(600), name: word, id: SecureRandom.uuid }] if noun
   end
 
@@ -61,7 +104,12 @@ class RandomActsTest < Minitest::Test
     ["variant", { variant: ways.sample(random: @random).to_s }] if ways.length > 1
   end
 
-  def try_name = things.select { |thing| thing.description.named? }.sample(random: @random).then { |one| ["inplace/#{one.id}", { facts: { name: word }.to_json }] if one }
+  def try_name =
+    things
+      .select { |thing| thing.description.named? }
+      .sample(random: @random)
+      .then { |one| ["inplace/#{one.id}", { facts: { name: word }.to_json }] if one }
+
   def try_fact = things.sample(random: @random).then { |one| ["facts/#{one.id}", { fact: "note", value: word }] if one }
 
   def try_cell
@@ -89,7 +137,9 @@ class RandomActsTest < Minitest::Test
       next unless path
 
       send_act(path, { chosen: "", selected: "", kind: "" }.merge(values))
-      assert_equal 200, last_response.status, "#{way} #{path} #{values.inspect[0, 300]} on #{sheet.name}, SEED=#{@seed}: #{last_response.body[0, 400]}"
+      assert_equal 200,
+                   last_response.status,
+                   "#{way} #{path} #{values.inspect[0, 300]} on #{sheet.name}, SEED=#{@seed}: #{last_response.body[0, 400]}"
       get "#{@path}/findings", {}, "HTTP_HX_REQUEST" => "true"
       assert_equal 200, last_response.status, "findings after #{way} on #{sheet.name}, SEED=#{@seed}"
     end
@@ -108,16 +158,25 @@ class RandomActsTest < Minitest::Test
     @seed = ENV.fetch("SEED") { Random.new_seed % 1_000_000 }.to_i
     @random = Random.new(@seed)
     token
-    model_of(@project).sheet_list.map(&:id).each do |sheet_id|
-      before = rows(model_of(@project))
-      walk(sheet_id)
-      after = rows(model_of(@project))
-      done = turn_all("undo")
-      assert_equal before, rows(model_of(@project)), "undone on #{sheet.name}, SEED=#{@seed}"
-      assert_equal done, turn_all("redo"), "done again on #{sheet.name}, SEED=#{@seed}\n#{Store::JournalEntry.where(project_id: @project.id).order(:number).map { |e|
-        [e.number, e.act, e.of_number, e.state, e.said].inspect
-      }.join("\n")}"
-      assert_equal after, rows(model_of(@project)), "done again on #{sheet.name}, SEED=#{@seed}"
-    end
+    model_of(@project)
+      .sheet_list
+      .map(&:id)
+      .each do |sheet_id|
+        before = rows(model_of(@project))
+        walk(sheet_id)
+        after = rows(model_of(@project))
+        done = turn_all("undo")
+        assert_equal before, rows(model_of(@project)), "undone on #{sheet.name}, SEED=#{@seed}"
+        assert_equal done,
+                     turn_all("redo"),
+                     "done again on #{sheet.name}, SEED=#{@seed}\n#{
+                       Store::JournalEntry
+                         .where(project_id: @project.id)
+                         .order(:number)
+                         .map { |e| [e.number, e.act, e.of_number, e.state, e.said].inspect }
+                         .join("\n")
+                     }"
+        assert_equal after, rows(model_of(@project)), "done again on #{sheet.name}, SEED=#{@seed}"
+      end
   end
 end

@@ -17,8 +17,14 @@ class RequestsTest < Minitest::Test
 
   def test_statements_that_cannot_be_taken_are_refused_and_change_nothing
     before = rows(model_of(@project))
-    { "" => /Say something/, "wombat" => /wombat/, "historian on" => /stops too early/, "x" * 10_000 => /at most/, "server \"" => /quote is not closed/,
-      "server a\nserver b\nb on Nowhere" => /line 3/ }.each do |text, message|
+    {
+      "" => /Say something/,
+      "wombat" => /wombat/,
+      "historian on" => /stops too early/,
+      "x" * 10_000 => /at most/,
+      "server \"" => /quote is not closed/,
+      "server a\nserver b\nb on Nowhere" => /line 3/
+    }.each do |text, message|
       act("statements", statements: text)
       refused message
     end
@@ -27,7 +33,16 @@ class RequestsTest < Minitest::Test
 
   def test_moves_that_make_no_sense_are_refused
     id = model_of(@project).named("fw-01").first.id
-    ["", "{", "[[1,2,3]]", "[[\"#{id}\", \"x\", 2]]", "[[\"#{id}\", 1e300, 2]]", "[[\"#{SecureRandom.uuid}\", 1, 2]]", "[[[[[[1]]]]]]", "7"].each do |moves|
+    [
+      "",
+      "{",
+      "[[1,2,3]]",
+      "[[\"#{id}\", \"x\", 2]]",
+      "[[\"#{id}\", 1e300, 2]]",
+      "[[\"#{SecureRandom.uuid}\", 1, 2]]",
+      "[[[[[[1]]]]]]",
+      "7"
+    ].each do |moves|
       act("moves", moves:)
       assert_includes [409, 422], last_response.status, "#{moves}: #{last_response.status}"
     end
@@ -35,8 +50,14 @@ class RequestsTest < Minitest::Test
 
   def test_facts_that_will_not_do_are_refused
     set = model_of(@project)
-    [["Plant", "vlan", "9000", /from 1 to 4094/], ["Plant", "prefix", "10.0.0.1/24", /bits set/], ["fw-01", "role", "toaster", /is one of/], ["fw-01", "wings", "2", /carries no wings/],
-     ["fw-01", "name", "", /cannot be empty/], ["fw-01", "container", "Atlantis", /no place called/]].each do |name, fact, value, message|
+    [
+      ["Plant", "vlan", "9000", /from 1 to 4094/],
+      ["Plant", "prefix", "10.0.0.1/24", /bits set/],
+      ["fw-01", "role", "toaster", /is one of/],
+      ["fw-01", "wings", "2", /carries no wings/],
+      ["fw-01", "name", "", /cannot be empty/],
+      ["fw-01", "container", "Atlantis", /no place called/]
+    ].each do |name, fact, value, message|
       act("facts/#{set.named(name).first.id}", fact:, value:)
       refused message
     end
@@ -50,8 +71,16 @@ class RequestsTest < Minitest::Test
 
   def test_addresses_that_lead_nowhere
     other = project("project O\nsheet S: logical network\nserver z", name: "O")
-    ["/nothing", "/projects/1", "/projects/#{SecureRandom.uuid}", "/projects/#{other.id}/sheets/#{sheet_of(@project, PLANT).id}", "#{@path}/register/wombat",
-     "/projects/#{@project.id}/intakes/#{SecureRandom.uuid}", "#{@path}/facts/..%2f..", "/projects/%00"].each do |path|
+    [
+      "/nothing",
+      "/projects/1",
+      "/projects/#{SecureRandom.uuid}",
+      "/projects/#{other.id}/sheets/#{sheet_of(@project, PLANT).id}",
+      "#{@path}/register/wombat",
+      "/projects/#{@project.id}/intakes/#{SecureRandom.uuid}",
+      "#{@path}/facts/..%2f..",
+      "/projects/%00"
+    ].each do |path|
       get path
       assert_includes [404, 400], last_response.status, path
       refute_match(/\.rb:\d+/, last_response.body)
@@ -68,9 +97,18 @@ class RequestsTest < Minitest::Test
 
   def test_text_from_people_never_becomes_markup
     nasty = %q(<img src=x onerror="alert(1)">'"&)
-    act("statements", statements: "server #{Basalt::Statements::Quoting.quote(nasty)}\nnote on #{Basalt::Statements::Quoting.quote(nasty)}: #{nasty}")
+    act(
+      "statements",
+      statements: "server #{Basalt::Statements::Quoting.quote(nasty)}\nnote on #{Basalt::Statements::Quoting.quote(nasty)}: #{nasty}"
+    )
     assert_equal 200, last_response.status, last_response.body
-    [@path, "#{@path}/reading", "/projects/#{@project.id}/search?q=img", "#{@path}/export.svg", "#{@path}/facts/#{model_of(@project).named(nasty).first.id}"].each do |path|
+    [
+      @path,
+      "#{@path}/reading",
+      "/projects/#{@project.id}/search?q=img",
+      "#{@path}/export.svg",
+      "#{@path}/facts/#{model_of(@project).named(nasty).first.id}"
+    ].each do |path|
       get path
       assert_equal 200, last_response.status
       refute_includes last_response.body, "<img src=x", path
@@ -80,7 +118,7 @@ class RequestsTest < Minitest::Test
 
   def test_svg_stands_alone_and_png_is_of_the_same_layout
     get "#{@path}/export.svg"
-    svg = Nokogiri::XML(last_response.body, &:strict)
+    svg = Nokogiri.XML(last_response.body, &:strict)
     assert_equal PLANT, svg.at_css("title").text
     assert_includes svg.at_css("desc").text, "historian is on Plant at 10.20.4.20"
     assert_includes svg.css("text").map(&:text), "scada-01"
@@ -94,13 +132,19 @@ class RequestsTest < Minitest::Test
 
   def test_the_drawing_on_the_page_is_the_drawing_in_the_file
     get @path
-    page = Nokogiri::HTML5(last_response.body).css("#drawing text").map { |t| [t.text, t["x"], t["y"]] }
+    page = Nokogiri.HTML5(last_response.body).css("#drawing text").map { |t| [t.text, t["x"], t["y"]] }
     get "#{@path}/export.svg"
-    assert_equal Nokogiri::XML(last_response.body).css("text").map { |t| [t.text, t["x"], t["y"]] }, page
+    assert_equal Nokogiri.XML(last_response.body).css("text").map { |t| [t.text, t["x"], t["y"]] }, page
   end
 
   def test_files_that_are_no_inventory_are_refused
-    { "empty.csv" => "", "binary.csv" => "\x89PNG\r\n\0\0\0", "heads.csv" => "name,role\n", "broken.csv" => "name\n\"a", "large.csv" => "x" * 10_000_001 }.each do |name, content|
+    {
+      "empty.csv" => "",
+      "binary.csv" => "\x89PNG\r\n\0\0\0",
+      "heads.csv" => "name,role\n",
+      "broken.csv" => "name\n\"a",
+      "large.csv" => "x" * 10_000_001
+    }.each do |name, content|
       file = Rack::Test::UploadedFile.new(StringIO.new(content), "text/csv", original_filename: name)
       post "/projects/#{@project.id}/intakes", { file:, token: }
       assert_equal 422, last_response.status, name
@@ -114,9 +158,27 @@ class RequestsTest < Minitest::Test
   def test_an_intake_can_be_stopped_and_keeps_nothing
     content = File.read(File.join(APPLICATION_ROOT, "demo/things.csv"))
     table = Basalt::Formats::CSV.new(content)
-    intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content:, file_name: "things.csv", mapping: Basalt::Network::Inventory::Columns.guess(table.headings))
+    intake =
+      Store::Intake.create!(
+        id: SecureRandom.uuid,
+        project_id: @project.id,
+        content:,
+        file_name: "things.csv",
+        mapping: Basalt::Network::Inventory::Columns.guess(table.headings)
+      )
     before = rows(model_of(@project))
-    task = Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind: "inventory", said_by: "test", cancelled: true, arguments: { intake_id: intake.id, sheet_name: "Stopped" })
+    task =
+      Store::Task.create!(
+        id: SecureRandom.uuid,
+        project_id: @project.id,
+        kind: "inventory",
+        said_by: "test",
+        cancelled: true,
+        arguments: {
+          intake_id: intake.id,
+          sheet_name: "Stopped"
+        }
+      )
     task.work
     assert_equal "cancelled", task.reload.state
     assert_equal before, rows(model_of(@project))

@@ -11,8 +11,11 @@ class RetoldTest < Minitest::Test
   def journal = Store::JournalEntry.where(project_id: @project.id).count
 
   def test_an_act_that_is_asked_for_again_is_told_again
-    [["statements", { statements: "server again-1" }], ["cells", { kind: "device", cells: JSON.generate([["new1", "name", "again-2"], %w[new2 role wombat]]) }],
-     ["reading", { before: "", text: "server again-3\nwombat" }]].each do |path, values|
+    [
+      ["statements", { statements: "server again-1" }],
+      ["cells", { kind: "device", cells: JSON.generate([%w[new1 name again-2], %w[new2 role wombat]]) }],
+      ["reading", { before: "", text: "server again-3\nwombat" }]
+    ].each do |path, values|
       act = SecureRandom.uuid
       first = ask(path, act, values)
       assert_equal 200, first.status, path
@@ -28,15 +31,23 @@ class RetoldTest < Minitest::Test
     act = SecureRandom.uuid
     given = token
     cookie = rack_test_session.cookie_jar
-    answers = Array.new(2) {
-      Thread.new do
-        browser = Rack::Test::Session.new(app).tap { |one| one.cookie_jar = cookie }
-        browser.post("#{@path}/statements", { statements: "server twice-1", token: given }, "HTTP_HX_REQUEST" => "true", "HTTP_X_ACT" => act)
-        browser.last_response.status
-      ensure
-        ActiveRecord::Base.connection_handler.clear_active_connections!
-      end
-    }.map(&:value)
+    answers =
+      Array
+        .new(2) do
+          Thread.new do
+            browser = Rack::Test::Session.new(app).tap { |one| one.cookie_jar = cookie }
+            browser.post(
+              "#{@path}/statements",
+              { statements: "server twice-1", token: given },
+              "HTTP_HX_REQUEST" => "true",
+              "HTTP_X_ACT" => act
+            )
+            browser.last_response.status
+          ensure
+            ActiveRecord::Base.connection_handler.clear_active_connections!
+          end
+        end
+        .map(&:value)
     assert_equal [200, 200], answers
     assert_equal 1, model_of(@project).named("twice-1").length
   end

@@ -30,50 +30,104 @@ class RoutesTest < Minitest::Test
     ROUTES.each { |route| assert_includes out.string, route.path }
   end
 
-  def intake = @intake ||= Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content: "name,role\nx,server", file_name: "x.csv")
-  def image = @image ||= Store::Image.create!(id: SecureRandom.uuid, project_id: @project.id, name: "x", type: "image/png", width: 1, height: 1, content: "x")
+  def intake =
+    @intake ||= Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content: "name,role\nx,server", file_name: "x.csv")
+
+  def image =
+    @image ||=
+      Store::Image.create!(
+        id: SecureRandom.uuid,
+        project_id: @project.id,
+        name: "x",
+        type: "image/png",
+        width: 1,
+        height: 1,
+        content: "x"
+      )
 
   def task(route)
     kind = route.path.include?("proofs") ? "proof" : "export"
-    Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind:, said_by: "test", state: "done", result: { ran: 1, of: 1 }, content: "x", content_type: "image/png", file_name: "x.png")
+    Store::Task.create!(
+      id: SecureRandom.uuid,
+      project_id: @project.id,
+      kind:,
+      said_by: "test",
+      state: "done",
+      result: {
+        ran: 1,
+        of: 1
+      },
+      content: "x",
+      content_type: "image/png",
+      file_name: "x.png"
+    )
   end
 
   def taken(intake)
-    intake.task || Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind: "inventory", said_by: "test", arguments: { intake_id: intake.id })
+    intake.task ||
+      Store::Task.create!(
+        id: SecureRandom.uuid,
+        project_id: @project.id,
+        kind: "inventory",
+        said_by: "test",
+        arguments: {
+          intake_id: intake.id
+        }
+      )
     intake
   end
 
   # What a parameter of an address can be, in the sample.
   def candidates(route, name, set)
     case name
-    when "project_id" then [@project.id]
-    when "sheet_id" then set.sheet_list.map(&:id)
-    when "element_id" then set.elements.each.group_by(&:kind).values.flat_map { |list| list.first(1) }.map(&:id)
-    when "source_id" then set.of_kind("source").map(&:id)
-    when "kind" then %w[device attribute]
-    when "key" then %w[container]
-    when "task_id" then [task(route).id]
-    when "intake_id" then [taken(intake).id]
-    when "image_id" then [image.id]
-    else flunk "nobody says what #{name} is"
+    when "project_id"
+      [@project.id]
+    when "sheet_id"
+      set.sheet_list.map(&:id)
+    when "element_id"
+      set.elements.each.group_by(&:kind).values.flat_map { |list| list.first(1) }.map(&:id)
+    when "source_id"
+      set.of_kind("source").map(&:id)
+    when "kind"
+      %w[device attribute]
+    when "key"
+      %w[container]
+    when "task_id"
+      [task(route).id]
+    when "intake_id"
+      [taken(intake).id]
+    when "image_id"
+      [image.id]
+    else
+      flunk "nobody says what #{name} is"
     end
   end
 
   def addresses(route, set)
-    route.parameters.reduce([route.path.gsub(/[?]/, "")]) { |paths, name| paths.product(candidates(route, name, set)).map { |path, value| path.sub(":#{name}", value) } }
+    route
+      .parameters
+      .reduce([route.path.gsub(/[?]/, "")]) do |paths, name|
+        paths.product(candidates(route, name, set)).map { |path, value| path.sub(":#{name}", value) }
+      end
   end
 
   def test_each_page_answers_to_whoever_has_what_it_needs
     set = model_of(@project)
     finding = Basalt::Checks::Runner.new(set).findings.find(&:repair).key
-    ROUTES.select { |route| route.verb == "GET" }.each do |route|
-      found = addresses(route, set).lazy.map { |address|
-        get("#{address}?#{URI.encode_www_form(chosen: set.things_on(set.sheet_list.first.id).first.id, finding:)}")
-        last_response.status
-      }.find { |status| status < 400 }
-      assert found, "#{route.path}: #{last_response.status} #{last_response.body[0, 200]}"
-      assert_answered route
-    end
+    ROUTES
+      .select { |route| route.verb == "GET" }
+      .each do |route|
+        found =
+          addresses(route, set)
+            .lazy
+            .map do |address|
+              get("#{address}?#{URI.encode_www_form(chosen: set.things_on(set.sheet_list.first.id).first.id, finding:)}")
+              last_response.status
+            end
+            .find { |status| status < 400 }
+        assert found, "#{route.path}: #{last_response.status} #{last_response.body[0, 200]}"
+        assert_answered route
+      end
   end
 
   def assert_answered(route)
@@ -81,20 +135,26 @@ class RoutesTest < Minitest::Test
 
     type = last_response.content_type
     case route.answers
-    when :page then assert_includes last_response.body, "<!doctype html>", route.path
-    when :json then assert_match(/json/, type, route.path)
-    when :part, :pieces then refute_includes last_response.body, "<!doctype html>", route.path
-    when :file then refute_match(/html/, type, route.path)
+    when :page
+      assert_includes last_response.body, "<!doctype html>", route.path
+    when :json
+      assert_match(/json/, type, route.path)
+    when :part, :pieces
+      refute_includes last_response.body, "<!doctype html>", route.path
+    when :file
+      refute_match(/html/, type, route.path)
     end
   end
 
   def test_whoever_may_only_see_alters_nothing
     before = rows(model_of(@project))
     Web::Opening.stub_any(:may?, ->(need) { need == :see }) do
-      ROUTES.reject { |route| route.needs == :see }.each do |route|
-        post(addresses_of_own(route), { token: }, "HTTP_HX_REQUEST" => "true")
-        assert_equal 403, last_response.status, route.path
-      end
+      ROUTES
+        .reject { |route| route.needs == :see }
+        .each do |route|
+          post(addresses_of_own(route), { token: }, "HTTP_HX_REQUEST" => "true")
+          assert_equal 403, last_response.status, route.path
+        end
       get "/projects/#{@project.id}"
       assert_equal 200, last_response.status
     end

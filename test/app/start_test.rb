@@ -33,10 +33,16 @@ class StartTest < Minitest::Test
     start
     _, sheets = session
     svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 10 10\"><rect width=\"9\" height=\"9\"/></svg>"
-    png = ["89504e470d0a1a0a0000000d49484452000000010000000108060000001f15c4890000000d49444154789c6360606060000000050001a5f645400000000049454e44ae426082"].pack("H*")
-    assert_equal(%w[200 200 200], [["a.svg", svg, "images"], ["b.png", png, "images"], ["c.zip", zip_of("pump.svg" => svg), "symbols"]].map { |name, bytes, rest|
-      send_file("#{sheets.first}/#{rest}", name, bytes).code
-    })
+    png = [
+      "89504e470d0a1a0a0000000d49484452000000010000000108060000001f15c489" \
+      "0000000d49444154789c6360606060000000050001a5f645400000000049454e44ae426082"
+    ].pack("H*")
+    assert_equal(
+      %w[200 200 200],
+      [["a.svg", svg, "images"], ["b.png", png, "images"], ["c.zip", zip_of("pump.svg" => svg), "symbols"]].map do |name, bytes, rest|
+        send_file("#{sheets.first}/#{rest}", name, bytes).code
+      end
+    )
     tables = sheets.find { |sheet| get_raw(sheet).body.include?("Prove it on the server") }
     answer = send_file("#{tables}/proof", nil, nil)
     assert_equal "200", answer.code, answer.body
@@ -115,7 +121,10 @@ class StartTest < Minitest::Test
   end
 
   def test_what_cannot_work_is_said
-    { { "PORT" => "many" } => /PORT is a number/, { "DATABASE_URL" => "postgresql://127.0.0.1:1/none" } => /database cannot be reached/ }.each do |environment, message|
+    {
+      { "PORT" => "many" } => /PORT is a number/,
+      { "DATABASE_URL" => "postgresql://127.0.0.1:1/none" } => /database cannot be reached/
+    }.each do |environment, message|
       _, err, status = Open3.capture3(@environment.merge(environment), BASALT, "start")
       assert_equal 2, status.exitstatus
       assert_match message, err

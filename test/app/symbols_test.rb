@@ -8,16 +8,20 @@ require "zip"
 class SymbolsTest < Minitest::Test
   include RequestHelper
 
-  SVG = "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 24 24\"><script>alert(1)</script><path d=\"M2 2H22V22Z\" onclick=\"x()\"/></svg>"
+  SVG =
+    "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 24 24\"><script>alert(1)</script><path d=\"M2 2H22V22Z\" " \
+    "onclick=\"x()\"/></svg>"
   PNG = Vips::Image.black(8, 8).pngsave_buffer
 
   def zip(files)
-    Zip::OutputStream.write_buffer do |out|
-      files.each do |name, content|
-        out.put_next_entry(name)
-        out.write(content)
+    Zip::OutputStream
+      .write_buffer do |out|
+        files.each do |name, content|
+          out.put_next_entry(name)
+          out.write(content)
+        end
       end
-    end.string
+      .string
   end
 
   def bring(content, name = "set.zip")
@@ -28,11 +32,23 @@ class SymbolsTest < Minitest::Test
   def drawn(name) = get("#{@path}/export.svg").body[%r{<title>[a-z ]+ #{name}</title>.*?</g>}m]
 
   def test_a_set_is_brought_in_and_what_cannot_be_taken_is_told
-    bring(zip("icons/Pump_house.svg" => SVG, "valve.png" => PNG, "readme.txt" => "hello", "bad.svg" => "<svg><g>", "__MACOSX/valve.png" => "x", ".hidden.svg" => SVG, "again/valve.svg" => SVG))
+    bring(
+      zip(
+        "icons/Pump_house.svg" => SVG,
+        "valve.png" => PNG,
+        "readme.txt" => "hello",
+        "bad.svg" => "<svg><g>",
+        "__MACOSX/valve.png" => "x",
+        ".hidden.svg" => SVG,
+        "again/valve.svg" => SVG
+      )
+    )
     assert_equal 200, last_response.status
     assert_equal ["Pump house", "valve"], symbols.keys.sort
-    ["readme", "neither PNG nor SVG", "bad", "not well formed", "two of this name"].each { |words| assert_match words, last_response.body }
-    get "/projects/#{@project.id}/images/#{symbols['Pump house']['image']}"
+    ["readme", "neither PNG nor SVG", "bad", "not well formed", "two of this name"].each do |words|
+      assert_match words, last_response.body
+    end
+    get "/projects/#{@project.id}/images/#{symbols["Pump house"]["image"]}"
     refute_match(/script|onclick/, last_response.body)
     assert_match "M2 2H22V22Z", last_response.body
   end
@@ -55,13 +71,18 @@ class SymbolsTest < Minitest::Test
 
   def test_what_is_no_set_is_refused_and_changes_nothing
     before = rows(model_of(@project))
-    { "hello" => /not a zip file/, zip({}) => /zip is empty/, zip("a.txt" => "x") => /No symbol could be taken/, zip((1..501).to_h { |n| ["s#{n}.svg", SVG] }) => /at most/,
-      zip("huge.svg" => "<svg>#{' ' * 6_000_000}</svg>") => /larger than 5 MB/ }.each do |content, message|
+    {
+      "hello" => /not a zip file/,
+      zip({}) => /zip is empty/,
+      zip("a.txt" => "x") => /No symbol could be taken/,
+      zip((1..501).to_h { |n| ["s#{n}.svg", SVG] }) => /at most/,
+      zip("huge.svg" => "<svg>#{" " * 6_000_000}</svg>") => /larger than 5 MB/
+    }.each do |content, message|
       bring(content)
       assert_equal 422, last_response.status
       assert_match message, last_response.body
     end
-    send_act("symbol/#{model_of(@project).named('historian').first.id}", symbol: model_of(@project).named("fw-01").first.id)
+    send_act("symbol/#{model_of(@project).named("historian").first.id}", symbol: model_of(@project).named("fw-01").first.id)
     assert_match(/fw-01 is no symbol/, last_response.body)
     assert_equal before, rows(model_of(@project))
   end

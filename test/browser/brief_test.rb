@@ -6,8 +6,9 @@ require_relative "../support/browser_helper"
 class BriefTest < Minitest::Test
   include BrowserHelper
 
-  NARRATIVE = "A resident asks for a meter to be moved.\n\nThe clerk registers the request in the request book and checks the address.\n" \
-              "The fitter moves the meter and reports back.\nThe clerk tells the resident what it costs."
+  NARRATIVE =
+    "A resident asks for a meter to be moved.\n\nThe clerk registers the request in the request book and checks the address.\n" \
+    "The fitter moves the meter and reports back.\nThe clerk tells the resident what it costs."
 
   def set = model_of(@project)
 
@@ -48,11 +49,13 @@ class BriefTest < Minitest::Test
     fill_in "Title", with: "Moving a meter"
     select "activities", from: "Notation"
     within(first(".openers form")) { click_button "Open it" }
-    ["Resident asks for a move, giving request to Clerk", "Clerk registers the request, processing",
-     "Clerk sends a fitter, processing, giving \"fitting order\" to Fitter", "Fitter moves the meter, giving \"fitting report\" to Clerk",
-     "Clerk works out the price, processing, giving bill to Resident"].each { |line|
-      say line
-    }
+    [
+      "Resident asks for a move, giving request to Clerk",
+      "Clerk registers the request, processing",
+      "Clerk sends a fitter, processing, giving \"fitting order\" to Fitter",
+      "Fitter moves the meter, giving \"fitting report\" to Clerk",
+      "Clerk works out the price, processing, giving bill to Resident"
+    ].each { |line| say line }
     assert_css "#tabs [data-kind=activity]", text: "5"
     assert_accessible "an activity table"
 
@@ -68,8 +71,17 @@ class BriefTest < Minitest::Test
     find("#layer-things > .k-process").click
     click_button "Open it into a level"
     assert_css ".where", text: "Moving a meter: what is done"
-    ["process Register request", "process Order fitting", "process Bill move", "store Request book", "Resident gives request to Register request", "Register request gives new request to Request book",
-     "Request book gives open requests to Order fitting", "Order fitting gives fitting order to Fitter", "Fitter gives fitting report to Bill move"].each { |line| say line }
+    [
+      "process Register request",
+      "process Order fitting",
+      "process Bill move",
+      "store Request book",
+      "Resident gives request to Register request",
+      "Register request gives new request to Request book",
+      "Request book gives open requests to Order fitting",
+      "Order fitting gives fitting order to Fitter",
+      "Fitter gives fitting report to Bill move"
+    ].each { |line| say line }
     assert_css "#findings .finding-title", text: "carry different flows"
     find("#findings .finding", text: "carry different flows").click_button("Add what lacks")
     assert_no_css "#findings .finding-title", text: "carry different flows"
@@ -79,8 +91,11 @@ class BriefTest < Minitest::Test
   end
 
   def test_marking_a_new_version_and_coverage
-    @project = project("project Tarnwater\nsheet Request desk: entities\nentity Request\nRequest has number key\nsheet Asked for: requirements\n" \
-                       "requirement R1: A resident is told the price before the meter is moved.")
+    @project =
+      project(
+        "project Tarnwater\nsheet Request desk: entities\nentity Request\nRequest has number key\nsheet Asked for: requirements\n" \
+        "requirement R1: A resident is told the price before the meter is moved."
+      )
     visit "/projects/#{@project.id}/sources"
     fill_in "Title", with: "Moving a meter"
     fill_in "Text", with: NARRATIVE
@@ -124,7 +139,10 @@ class BriefTest < Minitest::Test
   end
 
   def test_a_requirement_dragged_onto_a_thing_is_met_by_it
-    @project = project("project Tarnwater\nsheet Desk: entities\nentity Request\nsheet Asked for: requirements\nrequirement R1: A request is kept.")
+    @project =
+      project(
+        "project Tarnwater\nsheet Desk: entities\nentity Request\nsheet Asked for: requirements\nrequirement R1: A request is kept."
+      )
     open_sheet(@project, "Desk")
     find(".exports > summary", text: "Beside").click
     click_button "Asked for"
@@ -136,8 +154,11 @@ class BriefTest < Minitest::Test
 
   # The drawn table: what is dropped elsewhere is elsewhere in the model.
   def test_lanes_and_rows_are_dropped_where_they_belong
-    @project = project("project Tarnwater\nsheet Table: activities\noutsider Resident\nrole Clerk\nrole Engineer\n" \
-                       "Resident asks, giving request to Clerk\nClerk notes it, processing\nEngineer mends it\nClerk files it")
+    @project =
+      project(
+        "project Tarnwater\nsheet Table: activities\noutsider Resident\nrole Clerk\nrole Engineer\n" \
+        "Resident asks, giving request to Clerk\nClerk notes it, processing\nEngineer mends it\nClerk files it"
+      )
     open_sheet(@project, "Table")
     latency(0.06)
     drag(thing("Resident").find("text", text: "Resident"), 700, 0)
@@ -167,8 +188,12 @@ class BriefTest < Minitest::Test
   end
 
   def test_rows_of_the_table_are_filled_in_moved_and_grouped
-    @project = project("project Tarnwater\nprocess Move\nprocess Take request in Move\nsheet Table: activities, about Move\noutsider Resident\nrole Clerk\n" \
-                       "Resident asks, giving request to Clerk\nClerk notes it, processing")
+    @project =
+      project(
+        "project Tarnwater\nprocess Move\nprocess Take request in Move\nsheet Table: activities, about Move\noutsider Resident\nrole " \
+        "Clerk\n" \
+        "Resident asks, giving request to Clerk\nClerk notes it, processing"
+      )
     open_sheet(@project, "Table")
     fresh = find("#table tr.new td[data-key='end who']")
     fresh.click
@@ -177,7 +202,7 @@ class BriefTest < Minitest::Test
     assert_css "#layer-things > g", text: "files it"
     row = find("#table tr", text: "files it").find("td[data-key=name]")
     row.click
-    page.active_element.send_keys([:alt, :up])
+    page.active_element.send_keys(%i[alt up])
     assert_css "#table tr:nth-child(2) td[data-key=name]", text: "files it"
     cell = find("#table tr", text: "files it").find("td[data-key=container]")
     cell.click

@@ -6,8 +6,9 @@ require_relative "../support/browser_helper"
 class DataTest < Minitest::Test
   include BrowserHelper
 
-  SKETCH = "project Tarnwater\nsheet Work: entities\nentity Crew\nCrew has code key, phones many\nentity Job\nJob has number key, started on\n" \
-           "a Crew does zero or more Job; a Job \"is done by\" exactly one Crew"
+  SKETCH =
+    "project Tarnwater\nsheet Work: entities\nentity Crew\nCrew has code key, phones many\nentity Job\nJob has number key, started on\n" \
+    "a Crew does zero or more Job; a Job \"is done by\" exactly one Crew"
 
   def sketched
     @project = project(SKETCH)
@@ -106,8 +107,11 @@ class DataTest < Minitest::Test
     @project = project("project Tarnwater")
     visit "/projects/#{@project.id}"
     path = File.join(DOWNLOADS, "old_stock.sql")
-    File.write(path,
-               "CREATE TABLE parts (part_id bigint PRIMARY KEY, price real);\nCREATE TABLE stock (part_id bigint REFERENCES parts, held int, PRIMARY KEY (part_id));\nGRANT SELECT ON parts TO PUBLIC;")
+    File.write(
+      path,
+      "CREATE TABLE parts (part_id bigint PRIMARY KEY, price real);\nCREATE TABLE stock (part_id bigint REFERENCES parts, held int, " \
+      "PRIMARY KEY (part_id));\nGRANT SELECT ON parts TO PUBLIC;"
+    )
     attach_file "schema", path
     click_button "Read it"
     assert_text "2 tables taken"

@@ -83,7 +83,17 @@ class DrawingTest < Minitest::Test
     page.send_keys(:escape)
     assert_no_css "#layer-things > g.chosen"
     box = place(find("#viewport"))
-    page.driver.browser.action.key_down(:shift).move_to_location(box["x"] + 20, box["y"] + 60).click_and_hold.move_by(500, 300).release.key_up(:shift).perform
+    page
+      .driver
+      .browser
+      .action
+      .key_down(:shift)
+      .move_to_location(box["x"] + 20, box["y"] + 60)
+      .click_and_hold
+      .move_by(500, 300)
+      .release
+      .key_up(:shift)
+      .perform
     assert_css "#layer-things > g.chosen", minimum: 2
   end
 
@@ -110,7 +120,15 @@ class DrawingTest < Minitest::Test
     @project = project("project P\nsheet S: logical network\nrouter edge-01\nswitch core-01\nswitch core-02\nedge-01 to core-01")
     open_sheet(@project, "S")
     page.execute_script("document.querySelector('#layer-lines > g').dispatchEvent(new MouseEvent('click', {bubbles: true}))")
-    page.driver.browser.action.move_to(all("#handles .handle.end").last.native).click_and_hold.move_to(thing("core-02").native).release.perform
+    page
+      .driver
+      .browser
+      .action
+      .move_to(all("#handles .handle.end").last.native)
+      .click_and_hold
+      .move_to(thing("core-02").native)
+      .release
+      .perform
     assert_css "#facts h2", text: "edge-01 – core-02"
     assert_css "#history button[title*='joined']"
   end
@@ -181,7 +199,18 @@ class DrawingTest < Minitest::Test
     open_sheet(@project, "S")
     click_button "Tidy"
     assert_css "#layer-boundaries > g", text: "Here"
-    page.driver.browser.action.move_to(thing("b").native).click_and_hold.move_by(5, 5).key_down(:alt).move_to(find("#layer-boundaries > g", text: "Here").native, 40, 10).release.key_up(:alt).perform
+    page
+      .driver
+      .browser
+      .action
+      .move_to(thing("b").native)
+      .click_and_hold
+      .move_by(5, 5)
+      .key_down(:alt)
+      .move_to(find("#layer-boundaries > g", text: "Here").native, 40, 10)
+      .release
+      .key_up(:alt)
+      .perform
     assert_css "#history button[title*='moved b']"
     assert_equal id_of("Here"), set.element(id_of("b")).container_id
     find("#layer-boundaries text", text: "Here").click
@@ -226,7 +255,10 @@ class DrawingTest < Minitest::Test
     assert_css "#answer", text: "with the arrows first"
     direction = box_of("core-01").x > box_of("edge-01").right ? :right : :down
     selected = find("#facts h2").text[/\S+/]
-    page.send_keys({ right: { "edge-01" => :right, "core-01" => :left }, down: { "edge-01" => :down, "core-01" => :up } }[direction][selected], :enter)
+    page.send_keys(
+      { right: { "edge-01" => :right, "core-01" => :left }, down: { "edge-01" => :down, "core-01" => :up } }[direction][selected],
+      :enter
+    )
     assert_css "#layer-lines > g", visible: :all
     page.send_keys("2")
     assert page.evaluate_script("document.getElementById('register').contains(document.activeElement)")

@@ -45,7 +45,11 @@ class FindingsTest < Minitest::Test
     click_link "Reading"
     click_button "Edit as text"
     text = find_field("The reading as text").value
-    edited = text.sub("storage historian", "storage archive").sub(/^label-01 is on .*\n?/, "").sub(/^fw-01 is on Plant.*$/, "wombat over the moon") + "\nserver sampler\nsampler on Plant at .77"
+    edited =
+      text
+        .sub("storage historian", "storage archive")
+        .sub(/^label-01 is on .*\n?/, "")
+        .sub(/^fw-01 is on Plant.*$/, "wombat over the moon") + "\nserver sampler\nsampler on Plant at .77"
     fill_in "The reading as text", with: edited
     click_button "Take it in"
     assert_css ".refused-lines", text: "wombat"

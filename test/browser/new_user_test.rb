@@ -12,11 +12,29 @@ class NewUserTest < Minitest::Test
   SUBNETS = { "Office" => "10.1.0.0/24", "Plant" => "10.2.0.0/24", "Lab" => "10.3.0.0/24" }.freeze
   HOSTS = SUBNETS.keys.to_h { |name| [name, Array.new(7) { |n| "#{name.downcase}-#{n + 1}" }] }.freeze
   LINKS = [%w[edge-1 core-1], %w[edge-2 core-1], %w[core-1 acc-1], %w[core-1 acc-2]].freeze
-  ENTITIES = { "Crew" => ["code key", "name required"], "Shift" => ["starts at key"], "Technician" => ["staff number key", "name"],
-               "Skill" => ["title key"], "Site" => ["code key", "town"], "Asset" => ["tag key", "installed on"],
-               "Job" => ["number key", "raised at"], "Part" => ["code key", "price"], "Reading" => ["taken at key", "value"], "Alarm" => ["raised at key"] }.freeze
-  RELATIONS = [["Crew", "works", "Shift"], ["Technician", "belongs to", "Crew"], ["Technician", "holds", "Skill"], ["Asset", "stands at", "Site"], ["Crew", "does", "Job"],
-               ["Job", "concerns", "Asset"], ["Job", "uses", "Part"], ["Asset", "gives", "Reading"], ["Reading", "raises", "Alarm"]].freeze
+  ENTITIES = {
+    "Crew" => ["code key", "name required"],
+    "Shift" => ["starts at key"],
+    "Technician" => ["staff number key", "name"],
+    "Skill" => ["title key"],
+    "Site" => ["code key", "town"],
+    "Asset" => ["tag key", "installed on"],
+    "Job" => ["number key", "raised at"],
+    "Part" => ["code key", "price"],
+    "Reading" => ["taken at key", "value"],
+    "Alarm" => ["raised at key"]
+  }.freeze
+  RELATIONS = [
+    %w[Crew works Shift],
+    ["Technician", "belongs to", "Crew"],
+    %w[Technician holds Skill],
+    ["Asset", "stands at", "Site"],
+    %w[Crew does Job],
+    %w[Job concerns Asset],
+    %w[Job uses Part],
+    %w[Asset gives Reading],
+    %w[Reading raises Alarm]
+  ].freeze
 
   def begin_on(notation)
     @project = project("project P\nsheet S: #{notation}")
@@ -41,7 +59,8 @@ class NewUserTest < Minitest::Test
     assert_equal %w[acc-1 acc-2 core-1 edge-1 edge-2] + HOSTS.values.flatten.sort, made.of_kind("device").map(&:name).sort
     assert_equal SUBNETS.keys.sort, made.of_kind("subnet").map(&:name).sort
     joined = made.of_kind("attachment").map { |line| [made.element(line.target("thing")).name, made.element(line.target("subnet")).name] }
-    assert_equal HOSTS.flat_map { |subnet, hosts| hosts.map { |host| [host, subnet] } }.sort, joined.reject { |thing, _| thing.start_with?("edge") }.sort
+    assert_equal HOSTS.flat_map { |subnet, hosts| hosts.map { |host| [host, subnet] } }.sort,
+                 joined.reject { |thing, _| thing.start_with?("edge") }.sort
     assert_equal LINKS.map(&:sort).sort, made.of_kind("link").map { |line| line.endpoints.map { |id| made.element(id).name }.sort }.sort
     assert_empty all("#refused .refusal", visible: :all).map(&:text)
   end
@@ -52,10 +71,11 @@ class NewUserTest < Minitest::Test
     assert_equal ENTITIES.keys.sort, made.of_kind("entity").map(&:name).sort
     ENTITIES.each do |entity, attributes|
       owner = made.named(entity).find { |one| one.kind == "entity" }
-      assert_equal attributes.map { |text| text.sub(/ (key|required)\z/, "") }, made.parts_of(owner.id).map(&:name), entity
+      assert_equal attributes.map { |text| text.sub(%r{ (key|required)\z}, "") }, made.parts_of(owner.id).map(&:name), entity
       assert_equal attributes.grep(/key\z/).length, made.parts_of(owner.id).count { |part| part["key"] }, entity
     end
-    assert_equal RELATIONS.map { |one, verb, other| [verb, one, other] }.sort, made.of_kind("relationship").map { |line| [line.name, *line.endpoints.map { |id| made.element(id).name }] }.sort
+    assert_equal RELATIONS.map { |one, verb, other| [verb, one, other] }.sort,
+                 made.of_kind("relationship").map { |line| [line.name, *line.endpoints.map { |id| made.element(id).name }] }.sort
   end
 
   # What the page draws is what the model holds, and no symbol lies on another.
@@ -63,8 +83,14 @@ class NewUserTest < Minitest::Test
     made = set
     sheet = made.sheet_list.first
     boxes = made.things_on(sheet.id).to_h { |thing| [thing.id, made.placement(sheet.id, thing.id).box] }
-    shown = page.evaluate_script("Object.fromEntries([...document.querySelectorAll('#layer-things > g')].map((g) => [g.dataset.element, g.dataset.box]))")
-    assert_equal(boxes.transform_values { |box| [box.x, box.y, box.w, box.h].map(&:to_f) }, shown.transform_values { |text| text.split.map(&:to_f) })
+    shown =
+      page.evaluate_script(
+        "Object.fromEntries([...document.querySelectorAll('#layer-things > g')].map((g) => [g.dataset.element, g.dataset.box]))"
+      )
+    assert_equal(
+      boxes.transform_values { |box| [box.x, box.y, box.w, box.h].map(&:to_f) },
+      shown.transform_values { |text| text.split.map(&:to_f) }
+    )
     covered = made.things_on(sheet.id).flat_map { |thing| sheet.notation.obstacles(made, thing, made.placement(sheet.id, thing.id)) }
     covered.combination(2) { |one, other| refute one.overlap?(other) }
   end
@@ -72,12 +98,19 @@ class NewUserTest < Minitest::Test
   def test_a_network_with_the_keyboard_alone
     begin_on("logical network")
     press("/")
-    lines = SUBNETS.map { |name, prefix| "subnet #{name} #{prefix}" } + ["router edge-1", "router edge-2", "switch core-1", "switch acc-1", "switch acc-2"]
+    lines =
+      SUBNETS.map { |name, prefix| "subnet #{name} #{prefix}" } +
+      ["router edge-1", "router edge-2", "switch core-1", "switch acc-1", "switch acc-2"]
     lines += HOSTS.flat_map { |subnet, hosts| hosts.each_with_index.map { |host, n| "workstation #{host} on #{subnet} at .#{n + 11}" } }
     lines += SUBNETS.keys.map { |name| "edge-1 on #{name} at .1, gateway" } + LINKS.map { |one, other| "#{one} to #{other}" }
     type(lines.map { |line| "#{line}\n" }.join, every: EVERY)
     assert_network
-    assert_equal (11..17).map { |n| "10.2.0.#{n}" }, set.of_kind("attachment").select { |line| set.element(line.target("thing")).name.start_with?("plant") }.map { |line| line["address"] }.sort
+    assert_equal (11..17).map { |n| "10.2.0.#{n}" },
+                 set
+                   .of_kind("attachment")
+                   .select { |line| set.element(line.target("thing")).name.start_with?("plant") }
+                   .map { |line| line["address"] }
+                   .sort
     assert_drawn
     press(:escape)
     page.send_keys("f")
@@ -95,7 +128,9 @@ class NewUserTest < Minitest::Test
     page.send_keys("1")
     place_all("router", %w[edge-1 edge-2], 120, 60)
     place_all("switch", %w[core-1 acc-1 acc-2], 500, 60)
-    [["edge-1", HOSTS["Office"]], *HOSTS.values.each_cons(2).map { |upper, hosts| [upper.first, hosts] }].each { |upper, hosts| place_beneath("workstation", hosts, upper) }
+    [["edge-1", HOSTS["Office"]], *HOSTS.values.each_cons(2).map { |upper, hosts| [upper.first, hosts] }].each do |upper, hosts|
+      place_beneath("workstation", hosts, upper)
+    end
     click_button "Fit"
     SUBNETS.each { |name, prefix| place_between("subnet", "#{name}\t#{prefix}", HOSTS[name].first) }
     HOSTS.each { |subnet, hosts| hosts.each { |host| join(host, subnet) } }
@@ -108,14 +143,28 @@ class NewUserTest < Minitest::Test
   # Where a thing is on the screen as it is pointed at, which is when it is drawn.
   def at(name, across, down)
     assert_css "#layer-things > g[data-name='#{name}']", visible: :all
-    page.evaluate_script("((g, x, y) => { const r = g.getBoundingClientRect(); return [Math.round(r.x + r.width * x), Math.round(r.y + r.height * y)]; })" \
-                         "(document.querySelector(`#layer-things > g[data-name='${arguments[0]}']`), arguments[1], arguments[2])", name, across, down)
+    page.evaluate_script(
+      "((g, x, y) => { const r = g.getBoundingClientRect(); return [Math.round(r.x + r.width * x), Math.round(r.y + r.height * y)]; })" \
+      "(document.querySelector(`#layer-things > g[data-name='${arguments[0]}']`), arguments[1], arguments[2])",
+      name,
+      across,
+      down
+    )
   end
 
   # From a little outside the edge of one to another.
   def join(one, other)
     x, y = at(one, 0.8, 1)
-    page.driver.browser.action.move_to_location(x, y + 3).click_and_hold.move_to_location(x + 4, y + 9).move_to_location(*at(other, 0.4, 0.5)).release.perform
+    page
+      .driver
+      .browser
+      .action
+      .move_to_location(x, y + 3)
+      .click_and_hold
+      .move_to_location(x + 4, y + 9)
+      .move_to_location(*at(other, 0.4, 0.5))
+      .release
+      .perform
   end
 
   # A chip, and a click beneath what stands there, with room for a line of the subnet between.
@@ -146,7 +195,7 @@ class NewUserTest < Minitest::Test
   def test_a_model_with_the_keyboard_alone
     begin_on("entities")
     press("/")
-    lines = ENTITIES.keys.map { |name| "entity #{name}" } + ENTITIES.map { |name, attributes| "#{name} has #{attributes.join(', ')}" }
+    lines = ENTITIES.keys.map { |name| "entity #{name}" } + ENTITIES.map { |name, attributes| "#{name} has #{attributes.join(", ")}" }
     lines += RELATIONS.map { |one, verb, other| "a #{one} #{verb} zero or more #{other}" }
     type(lines.map { |line| "#{line}\n" }.join, every: EVERY)
     assert_model
@@ -161,7 +210,7 @@ class NewUserTest < Minitest::Test
       page.driver.browser.action.move_to_location(*at(name, 0.5, 0.5)).click.perform
       assert_css "#facts h2", text: name
       find(".parts-table tr.new td[data-key='name']").click
-      type(attributes.map { |text| "#{text.sub(/ (key|required)\z/, '')}\n" }.join, every: EVERY)
+      type(attributes.map { |text| "#{text.sub(/ (key|required)\z/, "")}\n" }.join, every: EVERY)
       attributes.grep(/ (key|required)\z/) { |text| mark(text) }
       press(:escape)
     end

@@ -67,9 +67,15 @@ class OutboxTest < Minitest::Test
     type "server old on Nowhere\nold o", every: 0.02
     assert_css "#refused .refusal", text: "Nowhere"
     assert_css "#completion [role=option]"
-    refusal, choices = %w[#refused #completion].map { |css| page.evaluate_script("(r => [r.top, r.bottom])(document.querySelector('#{css}').getBoundingClientRect())") }
+    refusal, choices =
+      %w[#refused #completion].map do |css|
+        page.evaluate_script("(r => [r.top, r.bottom])(document.querySelector('#{css}').getBoundingClientRect())")
+      end
     assert_operator refusal.last, :<=, choices.first
-    beside = page.evaluate_script("(r => document.elementFromPoint(r.right + 40, r.top + 6).className)(document.getElementById('completion').getBoundingClientRect())")
+    beside =
+      page.evaluate_script(
+        "(r => document.elementFromPoint(r.right + 40, r.top + 6).className)(document.getElementById('completion').getBoundingClientRect())"
+      )
     refute_equal "below-line", beside, "what lies beside the choices can be pointed at"
     within("#refused") { click_button "Drop" }
     assert_no_css "#refused"

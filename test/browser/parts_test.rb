@@ -53,11 +53,19 @@ class PartsTest < Minitest::Test
     page.driver.browser.action.key_down(:alt).send_keys(:arrow_up).key_up(:alt).perform
     assert_includes reading, "Crew has name required, code key"
     row("code").click
-    page.driver.browser.action.click_and_hold(row("code").native).move_to(row("town").native, 0, 4).move_to(row("town").native, 0, 6).release.perform
-    assert_equal ["Crew has name required", "Depot has town, code key"], reading.grep(/ has /)
+    page
+      .driver
+      .browser
+      .action
+      .click_and_hold(row("code").native)
+      .move_to(row("town").native, 0, 4)
+      .move_to(row("town").native, 0, 6)
+      .release
+      .perform
+    assert_equal ["Crew has name required", "Depot has town, code key"], reading.grep(%r{ has })
     row("town").click
     page.send_keys(:delete)
-    assert_equal ["Crew has name required", "Depot has code key"], reading.grep(/ has /)
+    assert_equal ["Crew has name required", "Depot has code key"], reading.grep(%r{ has })
   end
 
   def test_the_parts_of_what_is_selected_are_a_table_in_the_margin

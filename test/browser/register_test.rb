@@ -8,7 +8,11 @@ class RegisterTest < Minitest::Test
 
   def setup
     super
-    @project = project("project P\nsheet S: logical network\nsite Greyholm\nsubnet Plant 10.1.0.0/24\nrouter edge-01\nserver s1\nserver s2\nserver s10\ns1 on Plant at .20\ns2 on Plant")
+    @project =
+      project(
+        "project P\nsheet S: logical network\nsite Greyholm\nsubnet Plant 10.1.0.0/24\nrouter edge-01\nserver s1\nserver s2\nserver " \
+        "s10\ns1 on Plant at .20\ns2 on Plant"
+      )
     open_sheet(@project, "S")
     click_button "Devices"
     assert_css "#table td", text: "edge-01"
@@ -61,7 +65,7 @@ class RegisterTest < Minitest::Test
     assert_css "#layer-things > g", text: "db-01"
     assert_css "#layer-things > g", text: "db-03"
     assert_css "#table td.refused", text: "Nowhere"
-    assert_equal ["Greyholm", "behind"], [set.element(named("db-01").container_id).name, named("db-01")["note"]]
+    assert_equal %w[Greyholm behind], [set.element(named("db-01").container_id).name, named("db-01")["note"]]
     find("#viewport").click
     page.send_keys([:control, "z"])
     assert_no_css "#layer-things > g", text: "db-0"

@@ -108,25 +108,32 @@ class ScriptsTest < Minitest::Test
     random = Random.new(3)
     routes = Array.new(150) { route(random) }
     moves = routes.map { [random.rand(-80..80), random.rand(-80..80)] }
-    script = "const { dragStart, dragEnd } = await load('geometry'); return given[0].map((points, n) => [dragStart(points, ...given[1][n]), dragEnd(points, ...given[1][n])]);"
+    script =
+      "const { dragStart, dragEnd } = await load('geometry'); return given[0].map((points, n) => [dragStart(points, ...given[1][n]), " \
+      "dragEnd(points, ...given[1][n])]);"
     moved = run_script(script, routes, moves)
     simple = ->(points) { Basalt::Layout::Polyline.simplify(points.map { |point| point.map(&:round) }) }
-    routes.zip(moves, moved).each do |points, by, (start, finish)|
-      [start, finish].each { |line| line.each_cons(2) { |one, other| assert one[0] == other[0] || one[1] == other[1], line.inspect } }
-      assert_equal simple.call(Basalt::Layout::Polyline.drag_start(points, *by)), simple.call(start) if points.length > 2
-      assert_equal [points[0].zip(by).map(&:sum), points.last, points.first, points.last.zip(by).map(&:sum)], [start.first, start.last, finish.first, finish.last]
-    end
+    routes
+      .zip(moves, moved)
+      .each do |points, by, (start, finish)|
+        [start, finish].each { |line| line.each_cons(2) { |one, other| assert one[0] == other[0] || one[1] == other[1], line.inspect } }
+        assert_equal simple.call(Basalt::Layout::Polyline.drag_start(points, *by)), simple.call(start) if points.length > 2
+        assert_equal [points[0].zip(by).map(&:sum), points.last, points.first, points.last.zip(by).map(&:sum)],
+                     [start.first, start.last, finish.first, finish.last]
+      end
   end
 
   def route(random)
     points = [[random.rand(500), random.rand(500)]]
     upright = random.rand(2).zero?
-    random.rand(1..5).times do
-      x, y = points.last
-      by = random.rand(20..200) * [1, -1].sample(random:)
-      points << (upright ? [x, y + by] : [x + by, y])
-      upright = !upright
-    end
+    random
+      .rand(1..5)
+      .times do
+        x, y = points.last
+        by = random.rand(20..200) * [1, -1].sample(random:)
+        points << (upright ? [x, y + by] : [x + by, y])
+        upright = !upright
+      end
     points
   end
 
@@ -135,7 +142,12 @@ class ScriptsTest < Minitest::Test
     60.times do
       boxes = Array.new(9) { |n| { id: n.to_s, cx: random.rand(900), cy: random.rand(900) } }
       %w[ArrowLeft ArrowRight ArrowUp ArrowDown].each do |key|
-        found = run_script("const { nearest, DIRECTIONS } = await load('geometry'); return nearest(given[0][0], given[0], DIRECTIONS[given[1]])?.id;", boxes, key)
+        found =
+          run_script(
+            "const { nearest, DIRECTIONS } = await load('geometry'); return nearest(given[0][0], given[0], DIRECTIONS[given[1]])?.id;",
+            boxes,
+            key
+          )
         assert_equal [nearest(boxes, key)], [found], key
       end
     end
@@ -144,10 +156,13 @@ class ScriptsTest < Minitest::Test
   def nearest(boxes, key)
     from, *others = boxes
     dx, dy = { "ArrowLeft" => [-1, 0], "ArrowRight" => [1, 0], "ArrowUp" => [0, -1], "ArrowDown" => [0, 1] }.fetch(key)
-    ahead = others.map { |box|
-      across, down = box[:cx] - from[:cx], box[:cy] - from[:cy]
-      [box, (across * dx) + (down * dy), (across * dy).abs + (down * dx).abs]
-    }.select { |_, along, _| along > 1 }
+    ahead =
+      others
+        .map do |box|
+          across, down = box[:cx] - from[:cx], box[:cy] - from[:cy]
+          [box, (across * dx) + (down * dy), (across * dy).abs + (down * dx).abs]
+        end
+        .select { |_, along, _| along > 1 }
     ahead.min_by { |_, along, aside| along + (2 * aside) }&.first&.fetch(:id)
   end
 
@@ -177,17 +192,23 @@ class ScriptsTest < Minitest::Test
       others = one["boxes"].drop(1).map { |box| Basalt::Layout::Box.new(x: box[0], y: box[1], w: box[2], h: box[3]) }
       next assert_equal 0, one["drawn"] if shift == [0, 0] && one["drawn"].zero?
 
-      in_line = others.any? { |box| %i[x right cx y bottom cy].any? { |side| (box.public_send(side) - stands.public_send(side)).abs < 0.01 } }
+      in_line =
+        others.any? { |box| %i[x right cx y bottom cy].any? { |side| (box.public_send(side) - stands.public_send(side)).abs < 0.01 } }
       assert in_line || even_gaps?(stands, others), one.inspect
     end
   end
 
   def even_gaps?(box, others)
     [%i[x right], %i[y bottom]].any? do |from, to|
-      others.permutation(2).any? do |one, two|
-        gap = two.public_send(from) - one.public_send(to)
-        gap.positive? && [box.public_send(from) - two.public_send(to), one.public_send(from) - box.public_send(to)].any? { |other| (other - gap).abs < 0.01 }
-      end
+      others
+        .permutation(2)
+        .any? do |one, two|
+          gap = two.public_send(from) - one.public_send(to)
+          gap.positive? &&
+            [box.public_send(from) - two.public_send(to), one.public_send(from) - box.public_send(to)].any? do |other|
+              (other - gap).abs < 0.01
+            end
+        end
     end
   end
 

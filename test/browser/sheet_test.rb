@@ -77,7 +77,9 @@ class SheetTest < Minitest::Test
     desk = set.named("desk-03").first
     line = set.relations_of(desk.id, "attachment").first
     box = set.placement(sheet.id, desk.id).box
-    assert box.grow(1).overlap?(Basalt::Layout::Box.new(x: set.placement(sheet.id, line.id).route["points"][0][0], y: box.y, w: 0.5, h: 0.5))
+    assert box.grow(1).overlap?(
+      Basalt::Layout::Box.new(x: set.placement(sheet.id, line.id).route["points"][0][0], y: box.y, w: 0.5, h: 0.5)
+    )
   end
 
   def test_a_repair_clears_its_finding_and_can_be_undone_and_done_again
@@ -170,7 +172,11 @@ class SheetTest < Minitest::Test
   end
 
   def test_text_from_people_is_never_markup
-    project = project("project P\nsheet S: logical network\nserver \"<img src=x onerror=alert(1)>\"\nnote on \"<img src=x onerror=alert(1)>\": </title><script>x()</script>")
+    project =
+      project(
+        "project P\nsheet S: logical network\nserver \"<img src=x onerror=alert(1)>\"\nnote on \"<img src=x onerror=alert(1)>\": " \
+        "</title><script>x()</script>"
+      )
     open_sheet(project, "S")
     assert_css "#layer-things > g", text: "<img src"
     assert_no_css "img[src=x]", visible: :all

@@ -103,6 +103,14 @@ class ShowingTest < Minitest::Test
   private
 
   def picture
-    File.join(BrowserHelper::DOWNLOADS, "mark.svg").tap { |path| File.write(path, '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="20"><script>x()</script><rect width="40" height="20" onclick="x()"/></svg>') }
+    File
+      .join(BrowserHelper::DOWNLOADS, "mark.svg")
+      .tap do |path|
+        File.write(
+          path,
+          '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="20"><script>x()</script><rect width="40" height="20" ' \
+          'onclick="x()"/></svg>'
+        )
+      end
   end
 end

@@ -8,7 +8,9 @@ class TypingTest < Minitest::Test
   include BrowserHelper
 
   WEATHER = {
-    "near" => -> {}, "60 ms away" => -> { latency(0.06) }, "300 ms away" => -> { latency(0.3) },
+    "near" => -> {},
+    "60 ms away" => -> { latency(0.06) },
+    "300 ms away" => -> { latency(0.3) },
     "failing, losing answers and slow" => -> { latency(0.06) || SERVED.trouble(nil, :fails, :loses, :slow) },
     "restarted in between" => -> { @restarts = true }
   }.freeze
@@ -93,11 +95,24 @@ class TypingTest < Minitest::Test
   def test_ten_statements_in_a_burst
     in_every_weather("project P\nsheet S: logical network") do
       press("/")
-      lines = ["subnet Office 10.1.0.0/24", *(1..4).map { |n| "server w#{n}" }, "router gw", "w1 on Office at .11", "w2 on Office at .12", "gw on Office at .1, gateway", "note on w3: spare"]
+      lines = [
+        "subnet Office 10.1.0.0/24",
+        *(1..4).map { |n| "server w#{n}" },
+        "router gw",
+        "w1 on Office at .11",
+        "w2 on Office at .12",
+        "gw on Office at .1, gateway",
+        "note on w3: spare"
+      ]
       type(lines.map { |line| "#{line}\n" }.join, every: 0.06)
       assert_equal ["statement", ""], [focus, find_field("statement").value], @weather
-      holds "subnet Office 10.1.0.0/24", *(1..4).map { |n| "server w#{n}" }, "router gw", "w1 is on Office at 10.1.0.11", "w2 is on Office at 10.1.0.12",
-            "gw is on Office at 10.1.0.1, gateway", "note on w3: spare"
+      holds "subnet Office 10.1.0.0/24",
+            *(1..4).map { |n| "server w#{n}" },
+            "router gw",
+            "w1 is on Office at 10.1.0.11",
+            "w2 is on Office at 10.1.0.12",
+            "gw is on Office at 10.1.0.1, gateway",
+            "note on w3: spare"
     end
   end
 
@@ -173,7 +188,10 @@ class TypingTest < Minitest::Test
       find("#table tr.new td[data-key='part of']").click
       type("crews\tname\ttext\ncrews\tcode\tint\ndepots\ttown\ttext\n")
       assert_equal "part of", focus, @weather
-      holds "table crews", "table depots", "crews has crew_id bigint key, name text, code int", "depots has depot_id bigint key, town text"
+      holds "table crews",
+            "table depots",
+            "crews has crew_id bigint key, name text, code int",
+            "depots has depot_id bigint key, town text"
     end
   end
 end

@@ -27,9 +27,14 @@ class AddressesTest < Minitest::Test
   end
 
   def test_what_is_reserved
-    { "10.0.0.0/24" => 254, "10.0.0.0/30" => 2, "10.0.0.0/31" => 2, "10.0.0.0/32" => 1, "fd00::/126" => 3, "fd00::/127" => 2 }.each do |text, usable|
-      assert_equal usable, A.prefix(text).usable, text
-    end
+    {
+      "10.0.0.0/24" => 254,
+      "10.0.0.0/30" => 2,
+      "10.0.0.0/31" => 2,
+      "10.0.0.0/32" => 1,
+      "fd00::/126" => 3,
+      "fd00::/127" => 2
+    }.each { |text, usable| assert_equal usable, A.prefix(text).usable, text }
   end
 
   def test_the_next_free_address_is_never_reserved_or_taken
@@ -43,7 +48,12 @@ class AddressesTest < Minitest::Test
   def test_prefixes_contain_or_are_apart
     random = Random.new(1)
     100.times do
-      one, other = Array.new(2) { random.rand(20..30).then { |length| A::Prefix.new(version: 4, first: (random.rand(1 << 12) << 20 >> (32 - length)) << (32 - length), length:) } }
+      one, other =
+        Array.new(2) do
+          random
+            .rand(20..30)
+            .then { |length| A::Prefix.new(version: 4, first: (random.rand(1 << 12) << 20 >> (32 - length)) << (32 - length), length:) }
+        end
       assert_equal one.overlap?(other), one.contain?(other) || other.contain?(one)
     end
   end

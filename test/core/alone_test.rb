@@ -12,7 +12,11 @@ class AloneTest < Minitest::Test
   def ruby(code) = Open3.capture2e("ruby", "-I#{LIB}", "-e", "require 'bundler/setup'; require 'basalt'; #{code}")
 
   def test_the_core_loads_without_store_or_application
-    output, status = ruby("Basalt::LOADER.eager_load; abort 'loaded too much' if %i[ActiveRecord Sinatra PG Vips].any? { |name| Object.const_defined?(name) }; print Basalt::Families.names.join(' ')")
+    output, status =
+      ruby(
+        "Basalt::LOADER.eager_load; abort 'loaded too much' if %i[ActiveRecord Sinatra PG Vips].any? { |name| " \
+        "Object.const_defined?(name) }; print Basalt::Families.names.join(' ')"
+      )
     assert status.success?, output
     assert_equal "annotation brief data network process", output
   end
@@ -32,7 +36,12 @@ class AloneTest < Minitest::Test
 
   def test_the_base_names_no_family
     base = Dir["#{LIB}/basalt/{*.rb,{model,change,statements,checks,drawing,layout,formats,addresses,graphs}/**/*.rb}"]
-    named = base.select { |file| File.read(file).match?(/\b(Network|Data|Annotation|Brief|Process|Usage)::|\bBasalt::(Network|Data|Annotation|Brief|Process|Usage)\b/) }
+    named =
+      base.select do |file|
+        File.read(file).match?(
+          /\b(Network|Data|Annotation|Brief|Process|Usage)::|\bBasalt::(Network|Data|Annotation|Brief|Process|Usage)\b/
+        )
+      end
     assert_empty named
   end
 end

@@ -12,9 +12,25 @@ class BlocksTest < Minitest::Test
   def table(seed)
     random = Random.new(seed)
     inside = (1...PROCESSES.length).map { |n| "process #{quote(PROCESSES[n])} in #{quote(PROCESSES[random.rand(n)])}" }
-    where = Array.new(14) { random.rand(4).zero? ? nil : PROCESSES.sample(random:) }.then { |list| random.rand(2).zero? ? list : list.sort_by(&:to_s) }
-    rows = where.each_with_index.map { |name, n| "#{%w[Clerk Caller].sample(random:)} does thing #{n}#{', processing' if n.odd?}#{", within #{quote(name)}" if name}" }
-    model(["project P", "process #{quote(PROCESSES.first)}", *inside, "sheet S: activities, about Leak response", "role Clerk", "outsider Caller", *rows].join("\n"))
+    where =
+      Array
+        .new(14) { random.rand(4).zero? ? nil : PROCESSES.sample(random:) }
+        .then { |list| random.rand(2).zero? ? list : list.sort_by(&:to_s) }
+    rows =
+      where.each_with_index.map do |name, n|
+        "#{%w[Clerk Caller].sample(random:)} does thing #{n}#{", processing" if n.odd?}#{", within #{quote(name)}" if name}"
+      end
+    model(
+      [
+        "project P",
+        "process #{quote(PROCESSES.first)}",
+        *inside,
+        "sheet S: activities, about Leak response",
+        "role Clerk",
+        "outsider Caller",
+        *rows
+      ].join("\n")
+    )
   end
 
   def quote(name) = Statements::Quoting.quote(name)
@@ -55,7 +71,7 @@ class BlocksTest < Minitest::Test
       count.times { moved.insert(random.rand(moved.length), moved.delete_at(random.rand(moved.length))) }
       draft, refused = edit(set, flat, moved)
       assert_empty refused
-      assert_equal(moved.map { |line| line[/thing \d+/] }, rows(draft).map { |name| name[/thing \d+/] }, "#{seed}: #{flat.join(' | ')}")
+      assert_equal(moved.map { |line| line[/thing \d+/] }, rows(draft).map { |name| name[/thing \d+/] }, "#{seed}: #{flat.join(" | ")}")
       set.advance(draft.effect)
       spread(set, random)
     end
@@ -74,10 +90,33 @@ class BlocksTest < Minitest::Test
   end
 
   def test_a_line_goes_into_a_block_out_of_one_and_a_new_one_stands_where_it_was_written
-    set = model("project P\nprocess A\nprocess B in A\nprocess C in A\nsheet S: activities, about A\nrole Clerk\n" \
-                "within B:\n  Clerk one\n  Clerk two\nend\nwithin C:\nClerk three\nClerk four\nend\nClerk five")
-    assert_equal(["within B:", "  Clerk one", "  Clerk two", "end", "within C:", "  Clerk three", "  Clerk four", "end", "Clerk five", "role Clerk"], lines(set))
-    draft, refused = edit(set, lines(set), ["Clerk five", "within C:", "Clerk one", "Clerk six, processing", "Clerk four", "end", "within B:", "Clerk two", "Clerk three", "end", "role Clerk"])
+    set =
+      model(
+        "project P\nprocess A\nprocess B in A\nprocess C in A\nsheet S: activities, about A\nrole Clerk\n" \
+        "within B:\n  Clerk one\n  Clerk two\nend\nwithin C:\nClerk three\nClerk four\nend\nClerk five"
+      )
+    assert_equal(
+      ["within B:", "  Clerk one", "  Clerk two", "end", "within C:", "  Clerk three", "  Clerk four", "end", "Clerk five", "role Clerk"],
+      lines(set)
+    )
+    draft, refused =
+      edit(
+        set,
+        lines(set),
+        [
+          "Clerk five",
+          "within C:",
+          "Clerk one",
+          "Clerk six, processing",
+          "Clerk four",
+          "end",
+          "within B:",
+          "Clerk two",
+          "Clerk three",
+          "end",
+          "role Clerk"
+        ]
+      )
     assert_empty refused
     assert_equal %w[five one six four two three], rows(draft)
     within = draft.of_kind("activity").to_h { |row| [row.name, row.container_id && draft.element(row.container_id).name] }
@@ -86,9 +125,13 @@ class BlocksTest < Minitest::Test
 
   def test_what_is_wrong_with_a_block_is_told_at_its_line
     start = "project P\nprocess A\nsheet S: activities\nrole Clerk\n"
-    { "within A:\nClerk one" => "line 5: “within A:” is not closed; there could stand “end”", "Clerk one\nend" => "line 6: there is no block to end here",
-      "within A:\nrole Boss\nend" => "line 6: this cannot stand in the block “within A:”", "within Nothing:\nend" => /\Aline 5: “Nothing” is not understood here/,
-      "within A:\nsheet T: entities\nend" => "line 6: a block is closed with “end” before the next sheet" }.each do |text, message|
+    {
+      "within A:\nClerk one" => "line 5: “within A:” is not closed; there could stand “end”",
+      "Clerk one\nend" => "line 6: there is no block to end here",
+      "within A:\nrole Boss\nend" => "line 6: this cannot stand in the block “within A:”",
+      "within Nothing:\nend" => /\Aline 5: “Nothing” is not understood here/,
+      "within A:\nsheet T: entities\nend" => "line 6: a block is closed with “end” before the next sheet"
+    }.each do |text, message|
       error = assert_raises(Statements::Misread, text) { model(start + text) }
       assert_operator message, :===, error.message.lines.first.chomp
     end

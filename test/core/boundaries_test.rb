@@ -12,10 +12,15 @@ class BoundariesTest < Minitest::Test
   # Places nested to a depth, with things, subnets and lines across.
   def text(seed)
     random = Random.new(seed)
-    places = Array.new(6) { |n| n.zero? || random.rand < 0.3 ? "site p#{n}" : "#{%w[building room].sample(random:)} p#{n} in p#{random.rand(n)}" }
+    places =
+      Array.new(6) do |n|
+        n.zero? || random.rand < 0.3 ? "site p#{n}" : "#{%w[building room].sample(random:)} p#{n} in p#{random.rand(n)}"
+      end
     things = Array.new(14) { |n| "#{%w[router server switch].sample(random:)} t#{n}#{" in p#{random.rand(6)}" if random.rand < 0.8}" }
     subnets = Array.new(2) { |n| "subnet net-#{n} 10.#{n}.0.0/24#{", in p#{random.rand(6)}" if random.rand < 0.6}" }
-    lines = Array.new(16) { (a, b = (0...14).to_a.sample(2, random:)) && "t#{a} to t#{b}" } + Array.new(9) { |n| "t#{n} on net-#{n % 2} at .#{n + 1}" }
+    lines =
+      Array.new(16) { (a, b = (0...14).to_a.sample(2, random:)) && "t#{a} to t#{b}" } +
+      Array.new(9) { |n| "t#{n} on net-#{n % 2} at .#{n + 1}" }
     ["project P", "sheet S: logical network", "internet", *places, *things, *subnets, *lines.uniq].join("\n")
   end
 
@@ -33,28 +38,42 @@ class BoundariesTest < Minitest::Test
   def contained(nesting, boxes, title)
     boxes.each do |id, box|
       outer = boxes[nesting.parent(id)] or next
-      assert outer.x <= box.x && outer.y <= box.y && outer.right >= box.right && outer.bottom >= box.bottom, "#{title}: #{id} in its boundary"
+      assert outer.x <= box.x && outer.y <= box.y && outer.right >= box.right && outer.bottom >= box.bottom,
+             "#{title}: #{id} in its boundary"
     end
   end
 
   # Neither holds the other: they do not meet.
   def apart(set, nesting, boxes, title)
-    boxes.keys.combination(2) do |one, other|
-      next if nesting.ancestors(one).include?(other) || nesting.ancestors(other).include?(one)
+    boxes
+      .keys
+      .combination(2) do |one, other|
+        next if nesting.ancestors(one).include?(other) || nesting.ancestors(other).include?(one)
 
-      pair = [one, other].map { |id| set.element(id).kind == "subnet" ? D::Notation && set.placement(sheet(set), id).then { |p| Basalt::Layout::Box.new(x: p.x, y: p.y - 20, w: 40, h: 18) } : boxes[id] }
-      refute pair[0].overlap?(pair[1]), "#{title}: #{set.element(one).name} and #{set.element(other).name}"
-    end
+        pair =
+          [one, other].map do |id|
+            if set.element(id).kind == "subnet"
+              D::Notation && set.placement(sheet(set), id).then { |p| Basalt::Layout::Box.new(x: p.x, y: p.y - 20, w: 40, h: 18) }
+            else
+              boxes[id]
+            end
+          end
+        refute pair[0].overlap?(pair[1]), "#{title}: #{set.element(one).name} and #{set.element(other).name}"
+      end
   end
 
   def clear(set, nesting, boxes, title)
-    set.relations_on(sheet(set)).each do |line|
-      route = set.placement(sheet(set), line.id)&.route or next
-      ends = line.targets.map { |id| nesting.stand_in(id) }
-      own = ends + ends.flat_map { |id| nesting.ancestors(id) }
-      slabs = boxes.select { |id, _| !nesting.boundary?(id) && set.element(id).kind != "subnet" && !own.include?(id) }
-      Basalt::Layout::Polyline.boxes(route["points"]).each { |segment| slabs.each { |id, box| refute segment.overlap?(box), "#{title}: #{set.element(id).name} under a line" } }
-    end
+    set
+      .relations_on(sheet(set))
+      .each do |line|
+        route = set.placement(sheet(set), line.id)&.route or next
+        ends = line.targets.map { |id| nesting.stand_in(id) }
+        own = ends + ends.flat_map { |id| nesting.ancestors(id) }
+        slabs = boxes.select { |id, _| !nesting.boundary?(id) && set.element(id).kind != "subnet" && !own.include?(id) }
+        Basalt::Layout::Polyline
+          .boxes(route["points"])
+          .each { |segment| slabs.each { |id, box| refute segment.overlap?(box), "#{title}: #{set.element(id).name} under a line" } }
+      end
   end
 
   def test_tidied_boundaries_hold_what_is_theirs_and_nothing_else
@@ -62,7 +81,11 @@ class BoundariesTest < Minitest::Test
   end
 
   def test_the_same_input_gives_the_same_drawing
-    drawn = Array.new(2) { set = model(text(5), tidy: true); D::SVG.layers(D::Scene.new(set, sheet(set)).items) }
+    drawn =
+      Array.new(2) do
+        set = model(text(5), tidy: true)
+        D::SVG.layers(D::Scene.new(set, sheet(set)).items)
+      end
     assert_equal(*drawn)
   end
 
@@ -73,7 +96,8 @@ class BoundariesTest < Minitest::Test
   end
 
   def test_a_collapsed_boundary_stands_for_what_it_contains_and_opens_again
-    set = model("project P\nsheet S: logical network\nsite Here\nserver a in Here\nserver b in Here\nserver c\na to c\na to b", tidy: true)
+    set =
+      model("project P\nsheet S: logical network\nsite Here\nserver a in Here\nserver b in Here\nserver c\na to c\na to b", tidy: true)
     before = D::SVG.layers(D::Scene.new(set, sheet(set)).items)
     draft = collapsed(set, "Here")
     scene = D::Scene.new(draft, sheet(set))

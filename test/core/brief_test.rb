@@ -26,7 +26,21 @@ class BriefTest < Minitest::Test
   TEXT
 
   def test_everything_comes_back_with_hostile_names
-    ["Brief", "a, b", "meets", 'say "so"', "stands", "at 12", "R1, R2", "x; y", "requirement", "<b>&amp;", "is there for Crew", "(x)", "as"].each do |name|
+    [
+      "Brief",
+      "a, b",
+      "meets",
+      'say "so"',
+      "stands",
+      "at 12",
+      "R1, R2",
+      "x; y",
+      "requirement",
+      "<b>&amp;",
+      "is there for Crew",
+      "(x)",
+      "as"
+    ].each do |name|
       set = model(format(EVERYTHING, name: Statements::Quoting.quote(name)))
       assert_equal facts(set), facts(model(reading(set))), "#{name}\n#{reading(set)}"
     end
@@ -37,7 +51,10 @@ class BriefTest < Minitest::Test
     random = Random.new(seed)
     names = (1..random.rand(3..14)).map { |n| "T#{n}" }
     lines = ["project T", "sheet R: requirements", *(1..5).map { |n| "requirement R#{n}: ask #{n}" }, "sheet D: data flow"]
-    lines += names.each_with_index.map { |name, index| "process #{name}#{index.positive? && random.rand(2).zero? ? " in #{names.first(index).sample(random:)}" : ', apart'}" }
+    lines +=
+      names.each_with_index.map do |name, index|
+        "process #{name}#{index.positive? && random.rand(2).zero? ? " in #{names.first(index).sample(random:)}" : ", apart"}"
+      end
     lines += ["store S1", "store S2", "#{names.sample(random:)} gives a to S1", "S2 gives b to #{names.sample(random:)}"]
     lines += Array.new(random.rand(0..4)) { names.sample(2, random:).join(" is there for ") }
     lines += Array.new(random.rand(1..4)) { "#{names.sample(random:)} meets R#{random.rand(1..5)}" }
@@ -50,7 +67,9 @@ class BriefTest < Minitest::Test
     return true if set.relations_of(id, "meets").any?
 
     thing = set.element(id)
-    ways = set.relations_of(id, "serves").select { |one| one.target("thing") == id }.map { |one| one.target("other") } + set.contents_of(id).select { |one| one.kind == "process" }.map(&:id)
+    ways =
+      set.relations_of(id, "serves").select { |one| one.target("thing") == id }.map { |one| one.target("other") } +
+      set.contents_of(id).select { |one| one.kind == "process" }.map(&:id)
     ways += set.relations_of(id, "flow").flat_map(&:targets) - [id] if thing.kind == "store"
     ways.any? { |way| counted_by_walking?(set, way, seen + [id]) } || above(set, thing).any? { |one| set.relations_of(one, "meets").any? }
   end
@@ -70,10 +89,15 @@ class BriefTest < Minitest::Test
   end
 
   def test_sheets_of_something_else_are_not_measured_and_what_was_dropped_asks_for_nothing
-    set = model("sheet R: requirements\nrequirement R1: ask\nrequirement R2: no more\nrequirement R2, state dropped\nsheet D: entities\nentity Crew\nentity Odd\nCrew meets R1\n" \
-                "sheet Else: entities\nentity Other")
+    set =
+      model(
+        "sheet R: requirements\nrequirement R1: ask\nrequirement R2: no more\nrequirement R2, state dropped\nsheet D: entities\nentity " \
+        "Crew\nentity Odd\nCrew meets R1\n" \
+        "sheet Else: entities\nentity Other"
+      )
     coverage = B::Coverage.new(set)
-    assert_equal [["Odd"], [], 1.0, 0.5], [coverage.outside.map(&:name), coverage.unmet, coverage.requirements_share, coverage.things_share]
+    assert_equal [["Odd"], [], 1.0, 0.5],
+                 [coverage.outside.map(&:name), coverage.unmet, coverage.requirements_share, coverage.things_share]
     assert_equal "number,text,priority,state,met by,D\r\nR1,ask,,,Crew,1\r\nR2,no more,,dropped,\"\",0\r\n", coverage.csv
   end
 
@@ -91,17 +115,28 @@ class BriefTest < Minitest::Test
       refute_includes ids_of(model(base + right)), rule
       next unless found.repair
 
-      refute_includes Checks::Runner.new(Change::Draft.new(set, ids: -> { SecureRandom.uuid }).apply(found.repair.changes)).findings.map(&:id), rule
+      refute_includes Checks::Runner
+        .new(Change::Draft.new(set, ids: -> { SecureRandom.uuid }).apply(found.repair.changes))
+        .findings
+        .map(&:id),
+                      rule
     end
   end
 
   # First measured, before words were added: processes 0.970 and 0.842, flows 0.949 and 0.974, vague
   # words 1.0 and 1.0, double demands 1.0 and 0.538.
   def test_findings_about_wording_on_labelled_phrases
-    labelled = File.readlines(File.expand_path("../data/process_wording.txt", __dir__)).to_h { |line| line.chomp.split(": ", 2).then { |kind, phrases| [kind, phrases.split("; ")] } }
+    labelled =
+      File
+        .readlines(File.expand_path("../data/process_wording.txt", __dir__))
+        .to_h { |line| line.chomp.split(": ", 2).then { |kind, phrases| [kind, phrases.split("; ")] } }
     assert_operator labelled.values.sum(&:length), :>=, 300
-    { ["process thing", "process done"] => ->(words) { !Basalt::Process::Wording.imperative?(words) }, ["flow verb", "flow noun"] => ->(words) { Basalt::Process::Wording.verb_name?(words) },
-      %w[vague measured] => ->(words) { B::Wording.vague(words).any? }, %w[double single] => ->(words) { B::Wording.double?(words) } }.each do |(yes, no), found|
+    {
+      ["process thing", "process done"] => ->(words) { !Basalt::Process::Wording.imperative?(words) },
+      ["flow verb", "flow noun"] => ->(words) { Basalt::Process::Wording.verb_name?(words) },
+      %w[vague measured] => ->(words) { B::Wording.vague(words).any? },
+      %w[double single] => ->(words) { B::Wording.double?(words) }
+    }.each do |(yes, no), found|
       right = labelled[yes].count(&found)
       precision, recall = right.fdiv(right + labelled[no].count(&found)), right.fdiv(labelled[yes].length)
       puts format("%-14s precision %.3f, recall %.3f", yes, precision, recall)
@@ -115,7 +150,15 @@ class BriefTest < Minitest::Test
   def marked(*quotes)
     draft = Change::Draft.new(Model::WorkingSet.new, ids: counter)
     source = Change::Add.new(kind: "source", name: "Told", facts: { "version" => "1" }).apply(draft)
-    quotes.each { |quote, nth| B::Marking.mark(draft, draft.element(source.id), quote:, place: [*TEXT.to_enum(:scan, quote)].each_index.map { |n| (0..n).reduce(-1) { |at, _| TEXT.index(quote, at + 1) } }[nth || 0], noun: "entity") }
+    quotes.each do |quote, nth|
+      B::Marking.mark(
+        draft,
+        draft.element(source.id),
+        quote:,
+        place: [*TEXT.to_enum(:scan, quote)].each_index.map { |n| (0..n).reduce(-1) { |at, _| TEXT.index(quote, at + 1) } }[nth || 0],
+        noun: "entity"
+      )
+    end
     [draft, draft.element(source.id)]
   end
 
@@ -126,13 +169,16 @@ class BriefTest < Minitest::Test
 
   def test_a_new_version_keeps_the_marks_that_hold_and_tells_what_changed_or_went
     draft, source = marked("reports a leak", ["A caller", 1], "registers the report", "The end.")
-    text = "Preface, added later.\n\n#{TEXT.sub('registers the report', 'writes the report into the book').sub("The end.\n", '')}"
+    text = "Preface, added later.\n\n#{TEXT.sub("registers the report", "writes the report into the book").sub("The end.\n", "")}"
     found = revised(draft, source, text)
     assert_equal [text.index("reports a leak"), nil], found["reports a leak"]
     assert_equal [text.index("A caller waits"), nil], found["A caller"], "of two places the one with the same words around it"
     assert_equal "The clerk writes the report into the book.", found["registers the report"].last
     assert_equal B::Revising::GONE, found["The end."].last
-    assert_equal(["Preface, added later.\n\n", "The clerk writes the report into the book. A caller waits.\n"], B::Anchoring.new(TEXT, text).fresh.map { |range| text[range] })
+    assert_equal(
+      ["Preface, added later.\n\n", "The clerk writes the report into the book. A caller waits.\n"],
+      B::Anchoring.new(TEXT, text).fresh.map { |range| text[range] }
+    )
     assert_equal 2, draft.element(source.id)["version"]
   end
 
@@ -156,7 +202,11 @@ class BriefTest < Minitest::Test
       random = Random.new(seed)
       draft, source = marked("reports a leak", "the report", "mends the leak")
       lines = TEXT.lines
-      random.rand(1..5).times { lines.insert(random.rand(0..lines.length), "#{words.sample(4, random:).join.tr("\n", ' ').strip} #{random.rand(1000)}\n") }
+      random
+        .rand(1..5)
+        .times do
+          lines.insert(random.rand(0..lines.length), "#{words.sample(4, random:).join.tr("\n", " ").strip} #{random.rand(1000)}\n")
+        end
       text = lines.join
       revised(draft, source, text).each { |quote, (at, became)| assert_equal [quote, nil], [text[at, quote.length], became], seed }
     end
@@ -166,9 +216,12 @@ class BriefTest < Minitest::Test
     draft, source = marked("A caller reports", "caller reports a leak", "The end.")
     view = B::SourceView.new(TEXT, B::Marking.phrases(draft, source.id))
     assert_equal TEXT, view.lines.map { |line| line.pieces.map(&:text).join }.join("\n") + "\n"
-    assert_equal([["A ", 1], ["caller reports", 2], [" a leak", 1], [".", 0]], view.lines.first.pieces.map { |piece| [piece.text, piece.phrases.length] })
+    assert_equal(
+      [["A ", 1], ["caller reports", 2], [" a leak", 1], [".", 0]],
+      view.lines.first.pieces.map { |piece| [piece.text, piece.phrases.length] }
+    )
     assert_in_delta "Acallerreportsaleak".length + "Theend.".length, view.share * TEXT.gsub(/\s/, "").length
-    long = B::SourceView.new("#{'word ' * 20}\n" * 40_000, [])
+    long = B::SourceView.new("#{"word " * 20}\n" * 40_000, [])
     assert_operator long.parts.length, :>, 20
     assert_equal(40_000, long.parts.each_index.sum { |part| long.lines(part).length })
   end
@@ -181,8 +234,10 @@ class BriefTest < Minitest::Test
   end
 
   def test_requirements_as_csv_and_markdown_both_ways
-    text = "sheet R: requirements\nrequirement R1: =1+1 is, \"so to say\", asked for\nrequirement R1, a quality, priority must, state agreed, group Residents\n" \
-           "requirement R2: A second\nrequirement R2, priority could, state done, owned by desk"
+    text =
+      "sheet R: requirements\nrequirement R1: =1+1 is, \"so to say\", asked for\nrequirement R1, a quality, priority must, state agreed, " \
+      "group Residents\n" \
+      "requirement R2: A second\nrequirement R2, priority could, state done, owned by desk"
     set = model(text)
     csv = B::RequirementList.csv(set)
     draft = Change::Draft.new(Model::WorkingSet.new, ids: counter)
@@ -192,11 +247,17 @@ class BriefTest < Minitest::Test
     markdown = B::RequirementList.markdown(set)
     B::RequirementList.into(other, B::RequirementList.items(markdown))
     assert_equal markdown, B::RequirementList.markdown(other)
-    assert_match(/no column “text”/, assert_raises(Mistake) { B::RequirementList.rows(Formats::CSV.new("number,priority\nR1,must")) }.message)
+    assert_match(
+      /no column “text”/,
+      assert_raises(Mistake) { B::RequirementList.rows(Formats::CSV.new("number,priority\nR1,must")) }.message
+    )
     assert_match(/no line begins as/, assert_raises(Mistake) { B::RequirementList.items("just words") }.message)
-    assert_match(/line 2: priority is one of must/, assert_raises(Mistake) {
-      B::RequirementList.into(Change::Draft.new(set), B::RequirementList.rows(Formats::CSV.new("number,text,priority\nR9,x,soon")))
-    }.message)
+    assert_match(
+      /line 2: priority is one of must/,
+      assert_raises(Mistake) do
+        B::RequirementList.into(Change::Draft.new(set), B::RequirementList.rows(Formats::CSV.new("number,text,priority\nR9,x,soon")))
+      end.message
+    )
   end
 
   def test_requirements_are_numbered_by_the_pattern_of_the_project
@@ -208,13 +269,17 @@ class BriefTest < Minitest::Test
 
   def test_a_phrase_becomes_what_the_families_accept_with_a_name_proposed
     set = model("entity Crew\nrequirement R7: x")
-    { "entity" => ["the repair crews", "Repair Crew"], "attribute" => ["Its Start Date", "start date"],
-      "outsider" => ["a caller", "Caller"], "process" => ["registers the report", "Register the report"],
-      "requirement" => ["a map", "R8"], "activity" => ["reports a leak", "reports a leak"] }.each { |noun, (quote, name)|
-      assert_equal name, B::Proposal.name(set, noun, quote), noun
-    }
+    {
+      "entity" => ["the repair crews", "Repair Crew"],
+      "attribute" => ["Its Start Date", "start date"],
+      "outsider" => ["a caller", "Caller"],
+      "process" => ["registers the report", "Register the report"],
+      "requirement" => ["a map", "R8"],
+      "activity" => ["reports a leak", "reports a leak"]
+    }.each { |noun, (quote, name)| assert_equal name, B::Proposal.name(set, noun, quote), noun }
     draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
-    assert_equal "Crew", draft.element(B::Proposal.make(draft, "attribute", "name", "name", of_id: set.named("Crew").first.id).owner_id).name
+    assert_equal "Crew",
+                 draft.element(B::Proposal.make(draft, "attribute", "name", "name", of_id: set.named("Crew").first.id).owner_id).name
     assert_equal set.named("Crew").first.id, B::Proposal.make(draft, "entity", "Crew", "crew").id
     assert_nil B::Proposal.make(draft, "remark", "", "x")
     assert_raises(Mistake) { B::Proposal.make(draft, "attribute", "name", "name") }

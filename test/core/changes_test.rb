@@ -22,12 +22,22 @@ class ChangesTest < Minitest::Test
     attachment = set.of_kind("attachment").sample(random:)
     placed = set.placements_on(sheet.id).select(&:x).sample(random:)
     c = Basalt::Change
-    [c::Add.new(kind: "device", name: "new #{random.rand}", facts: { "role" => "server" }), c::Set.new(id: device.id, fact: "name", value: "renamed #{random.rand}"),
-     c::Set.new(id: device.id, fact: "planned", value: true), c::Set.new(id: device.id, fact: "assumed", value: true), c::Set.new(id: attachment.id, fact: "address", value: "10.20.0.77"),
-     c::Set.new(id: attachment.id, fact: "address", value: nil), c::SetEnd.new(id: attachment.id, role: "thing", facts: { "port" => "eth9" }),
-     c::Remove.new(id: device.id), c::Remove.new(id: set.of_kind("subnet").sample(random:).id), c::AddSheet.new(name: "Another #{random.rand}", notation: "entities"),
-     c::SetSheet.new(id: sheet.id, fact: :revision, value: "Z"), c::TakeOff.new(sheet_id: sheet.id, element_id: device.id),
-     c::Arrange.new(placement_id: placed.id, to: { x: 5000, y: 4000 }), c::Show.new(sheet_id: sheet.id, element_id: device.id)]
+    [
+      c::Add.new(kind: "device", name: "new #{random.rand}", facts: { "role" => "server" }),
+      c::Set.new(id: device.id, fact: "name", value: "renamed #{random.rand}"),
+      c::Set.new(id: device.id, fact: "planned", value: true),
+      c::Set.new(id: device.id, fact: "assumed", value: true),
+      c::Set.new(id: attachment.id, fact: "address", value: "10.20.0.77"),
+      c::Set.new(id: attachment.id, fact: "address", value: nil),
+      c::SetEnd.new(id: attachment.id, role: "thing", facts: { "port" => "eth9" }),
+      c::Remove.new(id: device.id),
+      c::Remove.new(id: set.of_kind("subnet").sample(random:).id),
+      c::AddSheet.new(name: "Another #{random.rand}", notation: "entities"),
+      c::SetSheet.new(id: sheet.id, fact: :revision, value: "Z"),
+      c::TakeOff.new(sheet_id: sheet.id, element_id: device.id),
+      c::Arrange.new(placement_id: placed.id, to: { x: 5000, y: 4000 }),
+      c::Show.new(sheet_id: sheet.id, element_id: device.id)
+    ]
   end
 
   8.times do |seed|
@@ -75,9 +85,15 @@ class ChangesTest < Minitest::Test
     draft = say(set, "Net", "server fresh", "fresh on net-1 at .99", "fresh on net-3 at .99")
     Basalt::Drawing::Arranger.new(draft, sheet.id).follow
     buses = set.of_kind("subnet").map(&:id)
-    draft.placements_on(sheet.id).select { |p| before.key?(p.element_id) && !buses.include?(p.element_id) }.each { |p| assert_equal before[p.element_id], [p.x, p.y] }
+    draft
+      .placements_on(sheet.id)
+      .select { |p| before.key?(p.element_id) && !buses.include?(p.element_id) }
+      .each { |p| assert_equal before[p.element_id], [p.x, p.y] }
     fresh = draft.placement(sheet.id, draft.named("fresh").first.id).box
-    draft.placements_on(sheet.id).select { |p| p.x && !buses.include?(p.element_id) && p.box != fresh }.each { |p| refute p.box.overlap?(fresh) }
+    draft
+      .placements_on(sheet.id)
+      .select { |p| p.x && !buses.include?(p.element_id) && p.box != fresh }
+      .each { |p| refute p.box.overlap?(fresh) }
     draft.relations_of(draft.named("fresh").first.id).each { |line| refute_nil draft.placement(sheet.id, line.id).route }
   end
 
@@ -88,9 +104,13 @@ class ChangesTest < Minitest::Test
     placement = set.placement(sheet.id, host.id)
     set.advance(apply(set, Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: placement.x - 400, y: placement.y + 500 })))
     boxes = set.things_on(sheet.id).reject { |t| t.kind == "subnet" }.map { |t| set.placement(sheet.id, t.id).box }
-    set.relations_of(host.id).each do |line|
-      Basalt::Layout::Polyline.boxes(set.placement(sheet.id, line.id).route["points"]).each { |segment| boxes.each { |box| refute box.overlap?(segment) } }
-    end
+    set
+      .relations_of(host.id)
+      .each do |line|
+        Basalt::Layout::Polyline
+          .boxes(set.placement(sheet.id, line.id).route["points"])
+          .each { |segment| boxes.each { |box| refute box.overlap?(segment) } }
+      end
   end
 
   private

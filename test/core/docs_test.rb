@@ -11,14 +11,31 @@ class DocsTest < Minitest::Test
   def documents = [File.join(ROOT, "README.md"), *Dir[File.join(ROOT, "docs/*.md")]]
 
   def test_every_file_that_is_pointed_at_exists
-    links = documents.flat_map { |file| File.read(file).scan(LINK).flatten.reject { |link| link.match?(/\A\w+:/) }.map { |link| [file, File.expand_path(link, File.dirname(file))] } }
-    named = documents.flat_map { |file| File.read(file).scan(NAMED).flatten.reject { |path| path.include?("NAME") }.map { |path| [file, File.join(ROOT, path)] } }
+    links =
+      documents.flat_map do |file|
+        File
+          .read(file)
+          .scan(LINK)
+          .flatten
+          .reject { |link| link.match?(/\A\w+:/) }
+          .map { |link| [file, File.expand_path(link, File.dirname(file))] }
+      end
+    named =
+      documents.flat_map do |file|
+        File.read(file).scan(NAMED).flatten.reject { |path| path.include?("NAME") }.map { |path| [file, File.join(ROOT, path)] }
+      end
     assert_operator links.length, :>, 30
-    assert_empty((links + named).reject { |_, path| File.exist?(path) }.map { |file, path| "#{File.basename(file)}: #{path.delete_prefix(ROOT)}" })
+    assert_empty(
+      (links + named).reject { |_, path| File.exist?(path) }.map { |file, path| "#{File.basename(file)}: #{path.delete_prefix(ROOT)}" }
+    )
   end
 
   def test_ten_changes_are_told_with_the_file_that_each_belongs_to
-    rows = File.read(File.join(ROOT, "docs/where.md")).split("\n\n")[2].lines.grep(/\A\| (?!change|-)/).reject { |row| row.start_with?("|---") }
+    rows =
+      File.read(File.join(ROOT, "docs/where.md")).split("\n\n")[2]
+        .lines
+        .grep(/\A\| (?!change|-)/)
+        .reject { |row| row.start_with?("|---") }
     assert_equal 10, rows.length
     rows.each { |row| assert_match(LINK, row) }
   end

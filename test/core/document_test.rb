@@ -7,15 +7,25 @@ class DocumentTest < Minitest::Test
   include CoreHelper
 
   Document = Basalt::Formats::ProjectDocument
-  HOSTILE = "project \"Ω, \"\"x\"\"\"\nsheet \"<s>\": logical network\nserver \"a, \"\"b\"\": c\"\nnote on \"a, \"\"b\"\": c\": \\u0000 is not here </script>\n" \
-            "sheet E: entities\nentity Crew\nCrew has code key\na Crew uses many Crew"
+  HOSTILE =
+    "project \"Ω, \"\"x\"\"\"\nsheet \"<s>\": logical network\nserver \"a, \"\"b\"\": c\"\nnote on \"a, \"\"b\"\": c\": \\u0000 is not " \
+    "here </script>\n" \
+    "sheet E: entities\nentity Crew\nCrew has code key\na Crew uses many Crew"
 
   def rows(set) = Basalt::Model::RowTypes.tables.to_h { |table| [table, set.table(table).each.sort_by(&:ordinal).map(&:to_h)] }
 
   def waived(set)
     finding = findings(set).first or return set
     draft = Basalt::Change::Draft.new(set)
-    draft.apply(Basalt::Change::Waive.new(finding: finding.key, state: finding.state(set), reason: "known", said_by: "a", at: "2026-01-01T00:00:00Z"))
+    draft.apply(
+      Basalt::Change::Waive.new(
+        finding: finding.key,
+        state: finding.state(set),
+        reason: "known",
+        said_by: "a",
+        at: "2026-01-01T00:00:00Z"
+      )
+    )
     set.advance(draft.effect)
   end
 
@@ -35,14 +45,21 @@ class DocumentTest < Minitest::Test
   end
 
   def test_every_document_fits_its_schema
-    samples.each { |set| assert_empty(Basalt::Formats::Schema.schema.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] }) }
+    samples.each do |set|
+      assert_empty(Basalt::Formats::Schema.schema.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] })
+    end
   end
 
   # As Basalt's first version kept it.
   def first_version(json)
-    old = lambda do |text|
-      text.gsub('"notation_name"', '"notation"').gsub('"layout_style"', '"manner"').gsub('"labels_hidden"', '"quiet"').sub(/"basalt": \d+/, '"basalt": 1')
-    end
+    old =
+      lambda do |text|
+        text
+          .gsub('"notation_name"', '"notation"')
+          .gsub('"layout_style"', '"manner"')
+          .gsub('"labels_hidden"', '"quiet"')
+          .sub(/"basalt": \d+/, '"basalt": 1')
+      end
     old.call(json)
   end
 
@@ -50,9 +67,18 @@ class DocumentTest < Minitest::Test
     set = model("project P\nsheet S: logical network, laid out in rows\nserver a\nserver b\na to b", tidy: true)
     sheet = set.sheet_list.first
     line = set.relations_on(sheet.id).first
-    set.advance(Basalt::Change::Draft.new(set).apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: line.id, on: true)).effect)
-    entry = { number: 1, act: "act", state: "done", said: "hid", said_by: "a", at: "2026-01-01T00:00:00Z",
-              deltas: [{ table: "sheets", id: sheet.id, before: nil, after: Basalt::Model::RowTypes.of(:sheets).dump(sheet) }] }
+    set.advance(
+      Basalt::Change::Draft.new(set).apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: line.id, on: true)).effect
+    )
+    entry = {
+      number: 1,
+      act: "act",
+      state: "done",
+      said: "hid",
+      said_by: "a",
+      at: "2026-01-01T00:00:00Z",
+      deltas: [{ table: "sheets", id: sheet.id, before: nil, after: Basalt::Model::RowTypes.of(:sheets).dump(sheet) }]
+    }
     text = Document.write(set, extras: Document::Extras.new(journal: [entry]))
     old = first_version(text)
     refute_equal text, old
@@ -62,7 +88,10 @@ class DocumentTest < Minitest::Test
   end
 
   def refused(change, place)
-    json = JSON.parse(Document.write(model("project P\nsheet S: logical network\nserver a\nsubnet Net 10.0.0.0/24\na on Net at .1", tidy: true)))
+    json =
+      JSON.parse(
+        Document.write(model("project P\nsheet S: logical network\nserver a\nsubnet Net 10.0.0.0/24\na on Net at .1", tidy: true))
+      )
     change.call(json)
     error = assert_raises(Document::Damaged, place) { Document.read(json.to_json) }
     assert_operator error.message, :start_with?, "#{place}: "
@@ -85,10 +114,17 @@ class DocumentTest < Minitest::Test
     refused(->(json) { json["placements"][0]["x"] = "left" }, "/placements/0/x")
     refused(->(json) { json["placements"][0]["sheet_id"] = "x" }, "/placements/0/sheet_id")
     refused(->(json) { json["journal"] = [{ "number" => 1 }] }, "/journal/0/act")
-    refused(->(json) { json["images"] = [{ "id" => "a", "name" => "b", "type" => "text/html", "width" => 1, "height" => 1, "data" => "AA==" }] }, "/images/0/type")
+    refused(
+      ->(json) do
+        json["images"] = [{ "id" => "a", "name" => "b", "type" => "text/html", "width" => 1, "height" => 1, "data" => "AA==" }]
+      end,
+      "/images/0/type"
+    )
   end
 
   def test_what_is_no_document_is_refused
-    ["", "[1]", "{", "{\"basalt\": 1", "\xFF\xFE", "#{'[' * 50}#{']' * 50}"].each { |text| assert_raises(Document::Damaged, text) { Document.read(text.b) } }
+    ["", "[1]", "{", "{\"basalt\": 1", "\xFF\xFE", "#{"[" * 50}#{"]" * 50}"].each do |text|
+      assert_raises(Document::Damaged, text) { Document.read(text.b) }
+    end
   end
 end

@@ -42,7 +42,12 @@ class DrawingTest < Minitest::Test
     set = model(GeneratedNetwork.new(11).text, tidy: true)
     scene = scene(set)
     frame = D::Furniture.frame(scene)
-    set.placements_on(scene.sheet.id).select(&:x).each { |placement| assert placement.x > frame.x && placement.x + placement.w < frame.right && placement.y + placement.h < frame.bottom }
+    set
+      .placements_on(scene.sheet.id)
+      .select(&:x)
+      .each do |placement|
+        assert placement.x > frame.x && placement.x + placement.w < frame.right && placement.y + placement.h < frame.bottom
+      end
   end
 
   def test_pieces_are_the_items_of_those_elements
@@ -56,7 +61,7 @@ class DrawingTest < Minitest::Test
   def test_errors_colour_what_they_are_about
     set = model("#{TEXT}server c\nc on N at .4.20", tidy: true)
     wrong = scene(set).items.flat_map(&:shapes).select { |shape| shape[0] == :text && shape[4] == :wrong }
-    assert_equal([".4.20", ".4.20"], wrong.map { |shape| shape[3] })
+    assert_equal(%w[.4.20 .4.20], wrong.map { |shape| shape[3] })
   end
 
   def test_widths_add_up_and_long_names_are_cut_to_fit

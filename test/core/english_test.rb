@@ -9,7 +9,10 @@ class EnglishTest < Minitest::Test
   E = Basalt::English
 
   def labelled(file)
-    File.readlines(File.join(__dir__, "../data/#{file}.txt"), chomp: true).to_h { |line| line.split(": ", 2) }.transform_values { |names| names.split("; ") }
+    File
+      .readlines(File.join(__dir__, "../data/#{file}.txt"), chomp: true)
+      .to_h { |line| line.split(": ", 2) }
+      .transform_values { |names| names.split("; ") }
   end
 
   # @return [Array(Float, Float)] precision and recall of a finding over names that deserve it and names that do not
@@ -19,9 +22,11 @@ class EnglishTest < Minitest::Test
   end
 
   def report(finding, (precision, recall, missed, wrong))
-    puts format("%s: precision %.3f, recall %.3f; missed %s; wrong %s", finding, precision, recall, missed.join(", "), wrong.join(", ")) if ENV["MEASURE"]
-    assert_operator precision, :>=, 0.95, "#{finding}: wrongly found #{wrong.join(', ')}"
-    assert_operator recall, :>=, 0.9, "#{finding}: missed #{missed.join(', ')}"
+    if ENV["MEASURE"]
+      puts format("%s: precision %.3f, recall %.3f; missed %s; wrong %s", finding, precision, recall, missed.join(", "), wrong.join(", "))
+    end
+    assert_operator precision, :>=, 0.95, "#{finding}: wrongly found #{wrong.join(", ")}"
+    assert_operator recall, :>=, 0.9, "#{finding}: missed #{missed.join(", ")}"
   end
 
   def test_nouns_as_verbs_on_labelled_names
@@ -37,12 +42,15 @@ class EnglishTest < Minitest::Test
   end
 
   def test_one_and_many_lead_back_to_each_other
-    labelled("entity_names")["many"].reject { |name| %w[Indices Matrices Axes].include?(name) }.each { |name| assert_equal name, E.plural(E.singular(name)) }
+    labelled("entity_names")["many"]
+      .reject { |name| %w[Indices Matrices Axes].include?(name) }
+      .each { |name| assert_equal name, E.plural(E.singular(name)) }
   end
 
   def test_articles_follow_the_sound
-    { "a" => ["Crew", "unit", "user", "European site", "one-way valve", "utility"], "an" => ["Asset", "hour", "Order", "umbrella", "uninstalled part"] }.each do |article, words|
-      words.each { |word| assert_equal article, E.article(word), word }
-    end
+    {
+      "a" => ["Crew", "unit", "user", "European site", "one-way valve", "utility"],
+      "an" => ["Asset", "hour", "Order", "umbrella", "uninstalled part"]
+    }.each { |article, words| words.each { |word| assert_equal article, E.article(word), word } }
   end
 end

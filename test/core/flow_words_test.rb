@@ -6,7 +6,16 @@ require_relative "../support/core_helper"
 class FlowWordsTest < Minitest::Test
   include CoreHelper
 
-  WORDS = ["report", "known leak notice", "order", "state of supply", "meter reading", "list of streets", "notice of water back", "bill"].freeze
+  WORDS = [
+    "report",
+    "known leak notice",
+    "order",
+    "state of supply",
+    "meter reading",
+    "list of streets",
+    "notice of water back",
+    "bill"
+  ].freeze
   # Least distance, px, between two flows of the same two where they run along each other; at a circle that many reach it is less.
   GAP = { "context" => 12, "data flow" => 8 }.freeze
   # Two lines may come nearer for so much of their way, px: where one leaves and the other turns.
@@ -17,8 +26,14 @@ class FlowWordsTest < Minitest::Test
     outside = Array.new(random.rand(3..7)) { |n| "outsider Out #{n}" }
     middle = Array.new(inside) { |n| "process Do #{n}" }
     names = (outside + middle).map { |line| line.split(" ", 2).last }
-    pairs = names.flat_map { |name| Array.new(random.rand(1..3)) { [name, random.rand(inside).then { |n| "Do #{n}" }] } }.reject { |one, other| one == other }
-    lines = pairs.each_with_index.map { |pair, n| pair.shuffle(random:).then { |from, to| "#{from} gives #{WORDS.sample(random:)} #{n} to #{to}" } }
+    pairs =
+      names
+        .flat_map { |name| Array.new(random.rand(1..3)) { [name, random.rand(inside).then { |n| "Do #{n}" }] } }
+        .reject { |one, other| one == other }
+    lines =
+      pairs.each_with_index.map do |pair, n|
+        pair.shuffle(random:).then { |from, to| "#{from} gives #{WORDS.sample(random:)} #{n} to #{to}" }
+      end
     ["sheet A: #{notation}", *outside, *middle, *lines].join("\n")
   end
 
@@ -35,7 +50,11 @@ class FlowWordsTest < Minitest::Test
       place = route["labels"]["middle"]
       assert place, "#{message}: no place for #{label.text}"
       box = Layout::Box.at(*place, label.width, label.height)
-      found.each { |other, foreign| refute Layout::Polyline.boxes(foreign["points"]).any? { |run| run.overlap?(box) }, "#{message}: #{label.text} on #{other.name}" unless other.id == line.id }
+      found.each do |other, foreign|
+        unless other.id == line.id
+          refute Layout::Polyline.boxes(foreign["points"]).any? { |run| run.overlap?(box) }, "#{message}: #{label.text} on #{other.name}"
+        end
+      end
     end
   end
 
@@ -44,7 +63,12 @@ class FlowWordsTest < Minitest::Test
       next unless one.endpoints.sort == other.endpoints.sort
 
       runs = [first, second].map { |route| Layout::Polyline.boxes(route["points"]) }
-      runs.first.product(runs.last).each { |a, b| assert_operator apart(a, b), :>=, GAP.fetch(set.sheet_list.first.notation_name), "#{message}: #{one.name} and #{other.name}" }
+      runs
+        .first
+        .product(runs.last)
+        .each do |a, b|
+          assert_operator apart(a, b), :>=, GAP.fetch(set.sheet_list.first.notation_name), "#{message}: #{one.name} and #{other.name}"
+        end
     end
   end
 
@@ -77,7 +101,20 @@ class FlowWordsTest < Minitest::Test
       set = model("sheet A: entities\nentity Site\nentity Asset")
       sheet = set.sheet_list.first
       draft = Change::Draft.new(set)
-      %w[Site Asset].each_with_index { |name, n| draft.apply(Change::Arrange.new(placement_id: set.placement(sheet.id, set.named(name).first.id).id, to: { x: n * (140 + gap), y: 0, w: 140, h: 60, by_hand: true })) }
+      %w[Site Asset].each_with_index do |name, n|
+        draft.apply(
+          Change::Arrange.new(
+            placement_id: set.placement(sheet.id, set.named(name).first.id).id,
+            to: {
+              x: n * (140 + gap),
+              y: 0,
+              w: 140,
+              h: 60,
+              by_hand: true
+            }
+          )
+        )
+      end
       Statements::Document.new("an Asset stands at exactly one Site").into(draft, sheet_id: sheet.id)
       Drawing::Arranger.new(draft, sheet.id).follow
       line = draft.of_kind("relationship").first

@@ -10,10 +10,18 @@ class GroupsTest < Minitest::Test
     random = Random.new(seed)
     names = Array.new(14) { |n| "t#{n}" }
     lines = names.each_cons(2).map { |one, other| "#{one} to #{other}" if random.rand(2).zero? }.compact
-    groups = %w[Red Green Blue].map { |group| "#{names.sample(random.rand(1..6), random:).join(', ')} belong to #{group}" }
-    ["project P", "sheet S: logical network", "site North", *names.map { |name|
-      "server #{name}#{' in North' if random.rand(4).zero?}"
-    }, *lines, "group Red", "group Green", "group Blue", *groups].join("\n")
+    groups = %w[Red Green Blue].map { |group| "#{names.sample(random.rand(1..6), random:).join(", ")} belong to #{group}" }
+    [
+      "project P",
+      "sheet S: logical network",
+      "site North",
+      *names.map { |name| "server #{name}#{" in North" if random.rand(4).zero?}" },
+      *lines,
+      "group Red",
+      "group Green",
+      "group Blue",
+      *groups
+    ].join("\n")
   end
 
   def sheet(set) = set.sheet_list.first.id
@@ -21,19 +29,26 @@ class GroupsTest < Minitest::Test
 
   def check(set, title)
     nesting = Drawing::Nesting.new(set, sheet(set))
-    set.of_kind("group").each do |group|
-      members = Annotation::Membership.members(set, group.id)
-      boxes = outlines(set, group)
-      members.each { |id| assert boxes.any? { |box| inside?(set.placement(sheet(set), id).box, box) }, "#{title}: #{set.element(id).name} in #{group.name}" }
-      others = set.things_on(sheet(set)).reject { |thing| thing.kind != "device" || members.include?(thing.id) || nesting.boundary?(thing.id) }
-      # What somebody dropped onto a member, or close to it, is within its outline.
-      near = members.map { |id| set.placement(sheet(set), id).box.grow(60) }
-      others.reject { |thing| near.any? { |box| box.overlap?(set.placement(sheet(set), thing.id).box) } }.each { |thing|
-        refute boxes.any? { |box|
-          inside?(set.placement(sheet(set), thing.id).box, box)
-        }, "#{title}: #{thing.name} is no member of #{group.name}"
-      }
-    end
+    set
+      .of_kind("group")
+      .each do |group|
+        members = Annotation::Membership.members(set, group.id)
+        boxes = outlines(set, group)
+        members.each do |id|
+          assert boxes.any? { |box| inside?(set.placement(sheet(set), id).box, box) },
+                 "#{title}: #{set.element(id).name} in #{group.name}"
+        end
+        others =
+          set.things_on(sheet(set)).reject { |thing| thing.kind != "device" || members.include?(thing.id) || nesting.boundary?(thing.id) }
+        # What somebody dropped onto a member, or close to it, is within its outline.
+        near = members.map { |id| set.placement(sheet(set), id).box.grow(60) }
+        others
+          .reject { |thing| near.any? { |box| box.overlap?(set.placement(sheet(set), thing.id).box) } }
+          .each do |thing|
+            refute boxes.any? { |box| inside?(set.placement(sheet(set), thing.id).box, box) },
+                   "#{title}: #{thing.name} is no member of #{group.name}"
+          end
+      end
   end
 
   def inside?(inner, outer) = inner.x >= outer.x && inner.y >= outer.y && inner.right <= outer.right && inner.bottom <= outer.bottom
@@ -52,7 +67,16 @@ class GroupsTest < Minitest::Test
     draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
     thing = set.things_on(sheet(set)).select { |one| one.kind == "device" }.sample(random:)
     placed = set.placement(sheet(set), thing.id)
-    draft.apply(Change::Arrange.new(placement_id: placed.id, to: { x: placed.x + random.rand(-500..500), y: placed.y + random.rand(-500..500), by_hand: true }))
+    draft.apply(
+      Change::Arrange.new(
+        placement_id: placed.id,
+        to: {
+          x: placed.x + random.rand(-500..500),
+          y: placed.y + random.rand(-500..500),
+          by_hand: true
+        }
+      )
+    )
     Drawing::Arranger.new(draft, sheet(set)).follow
     affected = Drawing::Affected.by(draft)
     set.advance(draft.effect)
@@ -62,7 +86,11 @@ class GroupsTest < Minitest::Test
   end
 
   def test_groups_are_told_registered_and_have_no_place_of_their_own
-    set = model("project P\nsheet S: entities\nentity Crew\nentity Depot\ngroup Core meaning \"what all need\"\nCrew, Depot belong to Core", tidy: true)
+    set =
+      model(
+        "project P\nsheet S: entities\nentity Crew\nentity Depot\ngroup Core meaning \"what all need\"\nCrew, Depot belong to Core",
+        tidy: true
+      )
     assert_includes reading(set), "Crew belongs to Core\nDepot belongs to Core"
     assert_nil set.placement(sheet(set), set.named("Core").first.id).box
     error = assert_raises(Statements::Misread) { say(set, "S", "Core belongs to Core") }
@@ -71,6 +99,9 @@ class GroupsTest < Minitest::Test
     assert_empty draft.effect.on(:elements)
     draft = say(set, "S", "remove Crew belongs to Core")
     assert_equal 1, draft.of_kind("membership").length
-    assert_equal(["Core"], Drawing::Scene.new(set, sheet(set)).items.select { |item| item.type == "group" && item.data[:name] }.map { |item| item.data[:name] })
+    assert_equal(
+      ["Core"],
+      Drawing::Scene.new(set, sheet(set)).items.select { |item| item.type == "group" && item.data[:name] }.map { |item| item.data[:name] }
+    )
   end
 end

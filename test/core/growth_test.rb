@@ -39,20 +39,36 @@ class GrowthTest < Minitest::Test
 
   def assert_in_step(kept, draft, sheet_id, message)
     fresh = Drawing::SpatialIndex.new(draft, sheet_id)
-    draft.placements_on(sheet_id).map(&:element_id).each do |id|
-      %i[things lines labels].each { |what| assert_equal fresh.public_send(what).boxes(id).to_set, kept.public_send(what).boxes(id).to_set, "#{message}: #{what} of #{draft.element(id).name}" }
-    end
+    draft
+      .placements_on(sheet_id)
+      .map(&:element_id)
+      .each do |id|
+        %i[things lines labels].each do |what|
+          assert_equal fresh.public_send(what).boxes(id).to_set,
+                       kept.public_send(what).boxes(id).to_set,
+                       "#{message}: #{what} of #{draft.element(id).name}"
+        end
+      end
   end
 
   def names_first(text)
     lines = text.lines(chomp: true).reject { |line| line.start_with?("project", "sheet") }
-    lines.partition { |line| line.match?(/\A(\w+ )?(internet|subnet|router|server|storage|workstation|controller|printer|sensor|switch)\b/) && !line.match?(/ (on|to) /) }.flatten
+    lines
+      .partition do |line|
+        line.match?(/\A(\w+ )?(internet|subnet|router|server|storage|workstation|controller|printer|sensor|switch)\b/) &&
+          !line.match?(/ (on|to) /)
+      end
+      .flatten
   end
 
   def quality(set)
     sheet = set.sheet_list.first
     boxes = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
-    lines = sheet.notation.lines_on(set, sheet.id).map { |line| [*line.endpoints.values_at(0, -1), set.placement(sheet.id, line.id).route["points"]] }
+    lines =
+      sheet
+        .notation
+        .lines_on(set, sheet.id)
+        .map { |line| [*line.endpoints.values_at(0, -1), set.placement(sheet.id, line.id).route["points"]] }
     Layout::Quality.new(boxes, lines)
   end
 
@@ -72,7 +88,8 @@ class GrowthTest < Minitest::Test
   def links(seed, size)
     random = Random.new(seed)
     pairs = (1...size).map { |n| [random.rand([0, n - 5].max...n), n] } + Array.new(size / 3) { Array.new(2) { random.rand(size) } }
-    Array.new(size) { |n| "#{%w[router switch server workstation][n % 4]} t#{n}" } + pairs.reject { |one, other| one == other }.uniq.map { |one, other| "t#{one} to t#{other}" }
+    Array.new(size) { |n| "#{%w[router switch server workstation][n % 4]} t#{n}" } +
+      pairs.reject { |one, other| one == other }.uniq.map { |one, other| "t#{one} to t#{other}" }
   end
 
   6.times do |seed|
@@ -82,7 +99,10 @@ class GrowthTest < Minitest::Test
     end
 
     define_method(:"test_typed_subnets_are_as_good_as_tidied_#{seed}") do
-      set = typed(names_first(GeneratedNetwork.new(seed, subnets: 2 + (seed % 3), things: 2 + (seed % 4)).text)) { |now, line| assert_clear(now, "#{seed}, #{line}") }
+      set =
+        typed(names_first(GeneratedNetwork.new(seed, subnets: 2 + (seed % 3), things: 2 + (seed % 4)).text)) do |now, line|
+          assert_clear(now, "#{seed}, #{line}")
+        end
       assert_as_good_as_tidied(set, "subnets #{seed}")
     end
   end
@@ -91,7 +111,9 @@ class GrowthTest < Minitest::Test
     set = typed(links(3, 12))
     sheet = set.sheet_list.first
     draft = Change::Draft.new(set)
-    Change::Arrange.new(placement_id: set.placement(sheet.id, set.named("t4").first.id).id, to: { x: 1500, y: 900, by_hand: true }).apply(draft)
+    Change::Arrange.new(placement_id: set.placement(sheet.id, set.named("t4").first.id).id, to: { x: 1500, y: 900, by_hand: true }).apply(
+      draft
+    )
     Drawing::Arranger.new(draft, sheet.id, spatial_index: @spatial_indexes[set]).follow
     set.advance(draft.effect)
     before = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
@@ -145,6 +167,11 @@ class GrowthTest < Minitest::Test
   end
 
   def letters(shapes)
-    shapes.flat_map { |shape| { text: [Drawing::Pens::TEXTS.fetch(shape[4], [])[1]].compact, part: shape[0] == :part ? letters(shape[2]) : [] }.fetch(shape[0], []) }
+    shapes.flat_map do |shape|
+      { text: [Drawing::Pens::TEXTS.fetch(shape[4], [])[1]].compact, part: shape[0] == :part ? letters(shape[2]) : [] }.fetch(
+        shape[0],
+        []
+      )
+    end
   end
 end

@@ -13,22 +13,38 @@ class InventoryTest < Minitest::Test
   def take(text, set = Basalt::Model::WorkingSet.new)
     table = table(text)
     draft = Basalt::Change::Draft.new(set)
-    sheet = draft.sheets.by(:name, "Inventory").first || draft.apply(Basalt::Change::AddSheet.new(name: "Inventory", notation: "logical network")).sheet_list.first
-    result = Basalt::Network::Inventory::Intake.new(table, Basalt::Network::Inventory::Columns.guess(table.headings)).take(draft, sheet_id: sheet.id)
+    sheet =
+      draft.sheets.by(:name, "Inventory").first ||
+      draft.apply(Basalt::Change::AddSheet.new(name: "Inventory", notation: "logical network")).sheet_list.first
+    result =
+      Basalt::Network::Inventory::Intake.new(table, Basalt::Network::Inventory::Columns.guess(table.headings)).take(
+        draft,
+        sheet_id: sheet.id
+      )
     [result, draft]
   end
 
   def test_headings_are_guessed_in_any_order
     guess = ->(*headings) { Basalt::Network::Inventory::Columns.guess(headings) }
     assert_equal({ "name" => 1, "role" => 0, "address" => 2 }, guess.call("Type", "Hostname", "IPv4 Address"))
-    assert_equal({ "name" => 2, "subnet" => 1, "address" => 0, "location" => 3, "note" => 4, "gateway" => 5 }, guess.call("ip", "VLAN name", "Device", "Site", "Comments", "Default gateway"))
+    assert_equal(
+      { "name" => 2, "subnet" => 1, "address" => 0, "location" => 3, "note" => 4, "gateway" => 5 },
+      guess.call("ip", "VLAN name", "Device", "Site", "Comments", "Default gateway")
+    )
   end
 
   def test_an_inventory_becomes_a_checked_sheet
-    result, draft = take("#{HEAD}r1;Router;Office 10.1.0.0/24;10.1.0.1;yes;Works / Comms;\npc-1;PC;Office;10.1.0.11;10.1.0.1;Works / Hall;\"near the door; left\"\npc-2;pc;;10.1.0.12/24;;;\n")
+    result, draft =
+      take(
+        "#{HEAD}r1;Router;Office 10.1.0.0/24;10.1.0.1;yes;Works / Comms;\npc-1;PC;Office;10.1.0.11;10.1.0.1;Works / Hall;\"near the " \
+        "door; left\"\npc-2;pc;;10.1.0.12/24;;;\n"
+      )
     assert_equal 3, result.taken
     assert_empty result.rejected
-    assert_equal({ "r1" => "router", "pc-1" => "workstation", "pc-2" => "workstation" }, draft.of_kind("device").to_h { |d| [d.name, d["role"]] })
+    assert_equal(
+      { "r1" => "router", "pc-1" => "workstation", "pc-2" => "workstation" },
+      draft.of_kind("device").to_h { |d| [d.name, d["role"]] }
+    )
     assert_equal "near the door; left", draft.named("pc-1").first["note"]
     assert_equal 1, draft.of_kind("subnet").length
     assert_empty findings(draft)
@@ -42,10 +58,16 @@ class InventoryTest < Minitest::Test
     assert_empty again.effect.deltas
   end
 
-  REJECTED = { "x;toaster;Office;10.1.0.5;;;" => /“toaster” is not a known role/, ";server;Office;10.1.0.5;;;" => /no name/, "x;server;Office;10.1.0.999;;;" => /not an address/,
-               "x;server;;172.16.0.9;;;" => /none that is known covers/, "r1;server;Office;10.1.0.9;;;" => /router already, not a server/,
-               "r1;Router;Office;10.1.0.9;;;" => /on Office at 10.1.0.1 already/, "x;server;Office 10.2.0.0/24;10.2.0.9;;;" => /10.1.0.0\/24 already/,
-               "x;server;Other 10.2.0.9/24;10.2.0.9;;;" => /bits set/ }.freeze
+  REJECTED = {
+    "x;toaster;Office;10.1.0.5;;;" => /“toaster” is not a known role/,
+    ";server;Office;10.1.0.5;;;" => /no name/,
+    "x;server;Office;10.1.0.999;;;" => /not an address/,
+    "x;server;;172.16.0.9;;;" => /none that is known covers/,
+    "r1;server;Office;10.1.0.9;;;" => /router already, not a server/,
+    "r1;Router;Office;10.1.0.9;;;" => /on Office at 10.1.0.1 already/,
+    "x;server;Office 10.2.0.0/24;10.2.0.9;;;" => %r{10.1.0.0/24 already},
+    "x;server;Other 10.2.0.9/24;10.2.0.9;;;" => /bits set/
+  }.freeze
 
   REJECTED.each_with_index do |(row, reason), index|
     define_method("test_rejected_row_#{index}_leaves_nothing_behind") do
@@ -63,7 +85,7 @@ class InventoryTest < Minitest::Test
       text = rows.map { |row| row.join(mark.to_s) }.join("\r\n")
       bom = { "UTF-16LE" => "\xFF\xFE".b, "UTF-16BE" => "\xFE\xFF".b, "UTF-8" => "\xEF\xBB\xBF".b }.fetch(encoding, "".b)
       read = table(bom + text.encode(encoding).b)
-      assert_equal [%w[name role], ["Prüfstand", "server"]], [read.headings, read.rows.first.cells], encoding
+      assert_equal [%w[name role], %w[Prüfstand server]], [read.headings, read.rows.first.cells], encoding
     end
   end
 
@@ -71,14 +93,25 @@ class InventoryTest < Minitest::Test
     assert_equal [2, 4, 6], table("name,note\na,\"x\"\n\nb,\"two\nlines\"\nc,\n").rows.map(&:line)
   end
 
-  BAD = { "" => /empty/, " \n" => /empty/, "name\n" => /no rows/, ",,\n1,2,3" => /no heading/, "\x89PNG\r\n\0\0" => /binary/, "PK\x03\x04abc" => /binary/,
-          "name,role\n\"a,b" => /line 2: a quoted cell is not closed/, "x" * 10_000_001 => /larger than 10 MB/, "#{'a,' * 300}b\n1" => /301 columns/ }.freeze
+  BAD = {
+    "" => /empty/,
+    " \n" => /empty/,
+    "name\n" => /no rows/,
+    ",,\n1,2,3" => /no heading/,
+    "\x89PNG\r\n\0\0" => /binary/,
+    "PK\x03\x04abc" => /binary/,
+    "name,role\n\"a,b" => /line 2: a quoted cell is not closed/,
+    "x" * 10_000_001 => /larger than 10 MB/,
+    "#{"a," * 300}b\n1" => /301 columns/
+  }.freeze
 
   BAD.each_with_index do |(bytes, reason), index|
-    define_method("test_bad_file_#{index}") { assert_match reason, assert_raises(Basalt::Formats::CSV::Unreadable) { table(bytes) }.message }
+    define_method("test_bad_file_#{index}") do
+      assert_match reason, assert_raises(Basalt::Formats::CSV::Unreadable) { table(bytes) }.message
+    end
   end
 
   def test_written_cells_are_no_formulas
-    assert_equal "a,'=1+1\r\n", Basalt::Formats::CSV.write([["a", "=1+1"]])
+    assert_equal "a,'=1+1\r\n", Basalt::Formats::CSV.write([%w[a =1+1]])
   end
 end

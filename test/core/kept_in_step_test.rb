@@ -30,11 +30,21 @@ class KeptInStepTest < Minitest::Test
   def act(draft, sheet, random, step)
     things = draft.things_on(sheet)
     case random.rand(4)
-    when 0 then Statements::Document.new("server fresh-#{step}").into(draft, sheet_id: sheet)
-    when 1 then draft.apply(Change::Remove.new(id: things.sample(random:).id)) if things.length > 3
+    when 0
+      Statements::Document.new("server fresh-#{step}").into(draft, sheet_id: sheet)
+    when 1
+      draft.apply(Change::Remove.new(id: things.sample(random:).id)) if things.length > 3
     else
       placed = draft.placement(sheet, things.sample(random:).id)
-      draft.apply(Change::Arrange.new(placement_id: placed.id, to: { x: (placed.x + random.rand(-900..900)).round, y: (placed.y + random.rand(-900..900)).round }))
+      draft.apply(
+        Change::Arrange.new(
+          placement_id: placed.id,
+          to: {
+            x: (placed.x + random.rand(-900..900)).round,
+            y: (placed.y + random.rand(-900..900)).round
+          }
+        )
+      )
     end
   end
 
@@ -56,13 +66,26 @@ class KeptInStepTest < Minitest::Test
   def test_a_grid_is_walled_where_boxes_stand
     20.times do |seed|
       random = Random.new(seed)
-      boxes = Array.new(random.rand(1..6)) { Layout::Box.new(x: random.rand(0..300), y: random.rand(0..300), w: random.rand(10..90), h: random.rand(10..90)) }
-      grid = Layout::Grid.new(boxes.flat_map { |box| [box.x - 12, box.right + 12] } + [-50, 450], boxes.flat_map { |box| [box.y - 12, box.bottom + 12] } + [-50, 450])
+      boxes =
+        Array.new(random.rand(1..6)) do
+          Layout::Box.new(x: random.rand(0..300), y: random.rand(0..300), w: random.rand(10..90), h: random.rand(10..90))
+        end
+      grid =
+        Layout::Grid.new(
+          boxes.flat_map { |box| [box.x - 12, box.right + 12] } + [-50, 450],
+          boxes.flat_map { |box| [box.y - 12, box.bottom + 12] } + [-50, 450]
+        )
       boxes.each { |box| grid.block(box) }
       (0...grid.size).each do |node|
         here = grid.point(node)
-        assert_equal walled?(boxes, here, grid.point(node + 1)), grid.right(node) == Float::INFINITY, "#{seed}: right of #{here}" if (node + 1) % grid.width != 0
-        assert_equal walled?(boxes, here, grid.point(node + grid.width)), grid.down(node) == Float::INFINITY, "#{seed}: down from #{here}" if node + grid.width < grid.size
+        if (node + 1) % grid.width != 0
+          assert_equal walled?(boxes, here, grid.point(node + 1)), grid.right(node) == Float::INFINITY, "#{seed}: right of #{here}"
+        end
+        if node + grid.width < grid.size
+          assert_equal walled?(boxes, here, grid.point(node + grid.width)),
+                       grid.down(node) == Float::INFINITY,
+                       "#{seed}: down from #{here}"
+        end
       end
     end
   end
@@ -80,7 +103,9 @@ class KeptInStepTest < Minitest::Test
         way = Layout::Box.along([x, y], [x + (dx * 200), y + (dy * 200)])
         assert(cover.none? { |part| part.overlap?(way) }, "the way out at #{[x, y]} runs through the circle")
       end
-      [[box.x + (side * 0.3), box.y], [box.right, box.y + (side * 0.7)]].each { |point| assert_in_delta side / 2.0, Math.hypot(*Layout::CircleTerminal.touch(box, point).zip([box.cx, box.cy]).map { |a, b| a - b }), 0.01 }
+      [[box.x + (side * 0.3), box.y], [box.right, box.y + (side * 0.7)]].each do |point|
+        assert_in_delta side / 2.0, Math.hypot(*Layout::CircleTerminal.touch(box, point).zip([box.cx, box.cy]).map { |a, b| a - b }), 0.01
+      end
     end
   end
 
@@ -91,21 +116,29 @@ class KeptInStepTest < Minitest::Test
     own = ->(id, owner_id) { Change::Draft.new(set).apply(Change::Own.new(id:, owner_id:)) }
     assert_equal(%w[code street], own.call(street.id, job.id).parts_of(job.id).map(&:name))
     assert_equal set.parts_of(crew.id), own.call(code.id, crew.id).parts_of(crew.id)
-    { [code.id, job.id] => /Job has code already/, [address.id, street.id] => /is a part of address itself/, [code.id, "gone"] => /no longer there/,
-      [crew.id, job.id] => /cannot belong to/ }.each do |(id, owner_id), message|
-      assert_match message, assert_raises(Mistake) { own.call(id, owner_id) }.message
-    end
+    {
+      [code.id, job.id] => /Job has code already/,
+      [address.id, street.id] => /is a part of address itself/,
+      [code.id, "gone"] => /no longer there/,
+      [crew.id, job.id] => /cannot belong to/
+    }.each { |(id, owner_id), message| assert_match message, assert_raises(Mistake) { own.call(id, owner_id) }.message }
   end
 
   # What would have to be said before a statement; nothing where that would not help.
   def test_groundwork_finds_names_up_to_their_verb
     set = model("sheet E: entities\nentity Meter\nsheet A: activities\nsheet C: context")
     entities, activities, context = set.sheet_list.map(&:id)
-    { ["a Reader walks Round", entities] => ["entity Reader", "entity Round"], ["a Meter measures exactly one Supply Point", entities] => ["entity Supply Point"],
-      ["Desk clerk checks the plan, processing", activities] => ["role Desk clerk"], ["Desk clerk works out the price, giving offer to Site owner", activities] =>
-        ["role Desk clerk", "role Site owner"],
-      ['"a, b" walks it', activities] => ['role "a, b"'], ["nothing like a name", entities] => [], ["Meter measures", entities] => [],
-      ["entity Meter\nx", entities] => [], ["Meter is Meter is", context] => [] }.each do |(text, sheet), wanted|
+    {
+      ["a Reader walks Round", entities] => ["entity Reader", "entity Round"],
+      ["a Meter measures exactly one Supply Point", entities] => ["entity Supply Point"],
+      ["Desk clerk checks the plan, processing", activities] => ["role Desk clerk"],
+      ["Desk clerk works out the price, giving offer to Site owner", activities] => ["role Desk clerk", "role Site owner"],
+      ['"a, b" walks it', activities] => ['role "a, b"'],
+      ["nothing like a name", entities] => [],
+      ["Meter measures", entities] => [],
+      ["entity Meter\nx", entities] => [],
+      ["Meter is Meter is", context] => []
+    }.each do |(text, sheet), wanted|
       assert_equal wanted.empty? ? [] : [*wanted, text], Statements::MissingDeclarations.of(text, set, sheet), text
     end
   end
@@ -119,7 +152,10 @@ class KeptInStepTest < Minitest::Test
       draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
       moved = set.of_kind("process").drop(1).sample(random: levels.random)
       Basalt::Process::Opening.level(draft, moved)
-      draft.apply(Basalt::Process::Moving.new(id: moved.id, container_id: set.of_kind("process").first.id), Change::Remove.new(id: moved.id))
+      draft.apply(
+        Basalt::Process::Moving.new(id: moved.id, container_id: set.of_kind("process").first.id),
+        Change::Remove.new(id: moved.id)
+      )
       assert_empty draft.sheet_list.filter_map(&:subject_id)
       effect = draft.effect
       set.advance(effect)

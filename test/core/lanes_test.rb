@@ -10,11 +10,12 @@ class LanesTest < Minitest::Test
     random = Random.new(seed)
     who = ["role Clerk", "role Duty engineer", "outsider Caller", "outsider Road authority", "system Job system"].first(random.rand(2..5))
     names = who.map { |one| one.split(" ", 2).last }
-    acts = Array.new(rows) do |n|
-      from, to = names.sample(2, random:)
-      given = random.rand(3).zero? ? "" : ", giving note #{'long ' * random.rand(3)}#{n} to #{to}"
-      "#{from} does what has to be done #{'and more ' * random.rand(3)}#{n}#{', processing' if random.rand(2).zero?}#{given}"
-    end
+    acts =
+      Array.new(rows) do |n|
+        from, to = names.sample(2, random:)
+        given = random.rand(3).zero? ? "" : ", giving note #{"long " * random.rand(3)}#{n} to #{to}"
+        "#{from} does what has to be done #{"and more " * random.rand(3)}#{n}#{", processing" if random.rand(2).zero?}#{given}"
+      end
     model(["project P", "sheet S: activities", *who, *acts].join("\n"), tidy: true)
   end
 
@@ -74,26 +75,37 @@ class LanesTest < Minitest::Test
   def act(draft, random)
     row = draft.of_kind("activity").sample(random:)
     case random.rand(4)
-    when 0 then draft.apply(geometry(draft).row_dropped(row.id, draft.of_kind("party", "system").sample(random:).id, draft.of_kind("activity").sample(random:).id))
-    when 1 then draft.apply(geometry(draft).dropped(draft.of_kind("party", "system").sample(random:).id, random.rand(-200..1500), 0))
-    when 2 then draft.apply(Change::Set.new(id: row.id, fact: "gives", value: "a very much longer word than before")) if Process::Acts.receiver(row)
-    else Statements::Document.new("Clerk looks again #{random.rand(1000)}, processing").into(draft, sheet_id: sheet(draft))
+    when 0
+      draft.apply(
+        geometry(draft).row_dropped(
+          row.id,
+          draft.of_kind("party", "system").sample(random:).id,
+          draft.of_kind("activity").sample(random:).id
+        )
+      )
+    when 1
+      draft.apply(geometry(draft).dropped(draft.of_kind("party", "system").sample(random:).id, random.rand(-200..1500), 0))
+    when 2
+      draft.apply(Change::Set.new(id: row.id, fact: "gives", value: "a very much longer word than before")) if Process::Acts.receiver(row)
+    else
+      Statements::Document.new("Clerk looks again #{random.rand(1000)}, processing").into(draft, sheet_id: sheet(draft))
     end
   end
 
   # A row that is moved alters its own key and no other's, again and again in the same place, until no number is left.
   def test_a_row_is_moved_by_its_own_key
     set = table(4, rows: 30)
-    altered = Array.new(60) do |n|
-      ids = Process::Acts.sorted(set.of_kind("activity")).map(&:id)
-      moved, place = n.even? ? [ids.last, 2] : [ids[4], 2]
-      draft = Change::Draft.new(set).apply(Change::Reorder.new(ids:, id: moved, place:))
-      wanted = (ids - [moved]).insert(1, moved)
-      count = draft.effect.deltas.length
-      set.advance(draft.effect)
-      assert_equal wanted, Process::Acts.sorted(set.of_kind("activity")).map(&:id)
-      count
-    end
+    altered =
+      Array.new(60) do |n|
+        ids = Process::Acts.sorted(set.of_kind("activity")).map(&:id)
+        moved, place = n.even? ? [ids.last, 2] : [ids[4], 2]
+        draft = Change::Draft.new(set).apply(Change::Reorder.new(ids:, id: moved, place:))
+        wanted = (ids - [moved]).insert(1, moved)
+        count = draft.effect.deltas.length
+        set.advance(draft.effect)
+        assert_equal wanted, Process::Acts.sorted(set.of_kind("activity")).map(&:id)
+        count
+      end
     assert_operator altered.count(1), :>=, 55, altered.tally.inspect
   end
 
@@ -117,7 +129,8 @@ class LanesTest < Minitest::Test
     row = set.of_kind("activity").find { |one| Process::Acts.receiver(one) }
     error = assert_raises(Basalt::Mistake) { Drawing::Arranger.new(Change::Draft.new(set), sheet(set)).keep(row.id, [[0, 0], [10, 0]]) }
     assert_match "from row to row", error.message
-    assert_match "stands where the activities of the sheet have it", assert_raises(Basalt::Mistake) { geometry(set).sized(thing.id, 10, 10) }.message
+    assert_match "stands where the activities of the sheet have it",
+                 assert_raises(Basalt::Mistake) { geometry(set).sized(thing.id, 10, 10) }.message
     assert_raises(Basalt::Mistake) { Change::Draft.new(set).apply(Change::SetLayoutStyle.new(sheet_id: sheet(set), style: "tree")) }
   end
 end

@@ -43,7 +43,16 @@ class LayoutStylesTest < Minitest::Test
       spans = boxed(sizes, corners).group_by { |id, _| lanes[id] }.values.map { |members| L::Box.around(members.map(&:last)) }
       spans.combination(2) { |one, other| assert one.bottom <= other.y || other.bottom <= one.y, "#{message}: lanes run into each other" }
     end
-    chain = L::Lanes.call({ "a" => [90, 40], "b" => [90, 40], "c" => [90, 40] }, [%w[a b], %w[b c], %w[c a]], lanes: { "a" => 1, "b" => 2, "c" => 1 })
+    chain =
+      L::Lanes.call(
+        { "a" => [90, 40], "b" => [90, 40], "c" => [90, 40] },
+        [%w[a b], %w[b c], %w[c a]],
+        lanes: {
+          "a" => 1,
+          "b" => 2,
+          "c" => 1
+        }
+      )
     assert_operator chain["a"][0], :<, chain["b"][0]
     assert_operator chain["b"][0], :<, chain["c"][0]
   end
@@ -73,7 +82,7 @@ class LayoutStylesTest < Minitest::Test
   end
 
   Basalt::Drawing::LayoutStyle::ALL.each do |style, words|
-    define_method(:"test_sheets_laid_out_#{words.tr(' ', '_')}_are_clear") do
+    define_method(:"test_sheets_laid_out_#{words.tr(" ", "_")}_are_clear") do
       4.times do |seed|
         text = GeneratedNetwork.new(seed, subnets: 3, things: 4).text.sub("logical network", "logical network, laid out #{words}")
         set = model(text, tidy: true)
@@ -85,7 +94,13 @@ class LayoutStylesTest < Minitest::Test
   end
 
   def test_what_is_pinned_is_the_middle_and_stays
-    set = model("sheet A: logical network, laid out around one\n#{(1..5).map { |n| "server s#{n}" }.join("\n")}\ns1 to s2\ns1 to s3\ns1 to s4\ns4 to s5", tidy: true)
+    set =
+      model(
+        "sheet A: logical network, laid out around one\n#{(1..5).map { |n|
+          "server s#{n}"
+        }.join("\n")}\ns1 to s2\ns1 to s3\ns1 to s4\ns4 to s5",
+        tidy: true
+      )
     sheet_id = set.sheet_list.first.id
     pinned = set.placement(sheet_id, set.named("s5").first.id)
     draft = Basalt::Change::Draft.new(set)
@@ -100,7 +115,10 @@ class LayoutStylesTest < Minitest::Test
 
   def test_a_layout_style_nobody_knows_is_refused
     set = model("sheet A: logical network")
-    error = assert_raises(Basalt::Mistake) { Basalt::Change::Draft.new(set).apply(Basalt::Change::SetLayoutStyle.new(sheet_id: set.sheet_list.first.id, style: "spiral")) }
+    error =
+      assert_raises(Basalt::Mistake) do
+        Basalt::Change::Draft.new(set).apply(Basalt::Change::SetLayoutStyle.new(sheet_id: set.sheet_list.first.id, style: "spiral"))
+      end
     assert_match(/as a tree, around one, in rows, in lanes/, error.message)
   end
 end

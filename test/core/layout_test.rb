@@ -60,11 +60,13 @@ class LayoutTest < Minitest::Test
     40.times do
       runs = Array.new(random.rand(2..25)) { |n| L::Channel::Run.new(id: n, upper: [random.rand(0..900)], lower: [random.rand(0..900)]) }
       tracks = L::Channel.new(runs).tracks
-      runs.select { |run| tracks[run.id] }.combination(2) do |one, other|
-        next unless tracks[one.id] == tracks[other.id]
+      runs
+        .select { |run| tracks[run.id] }
+        .combination(2) do |one, other|
+          next unless tracks[one.id] == tracks[other.id]
 
-        refute one.span[0] < other.span[1] && other.span[0] < one.span[1], "#{one.span} and #{other.span} share a track"
-      end
+          refute one.span[0] < other.span[1] && other.span[0] < one.span[1], "#{one.span} and #{other.span} share a track"
+        end
     end
   end
 
@@ -87,12 +89,19 @@ class LayoutTest < Minitest::Test
     12.times do |seed|
       random = Random.new(seed)
       nodes = Array.new(random.rand(2..30)) { |n| L::Node.box(n, random.rand(80..220), random.rand(40..120), random.rand(0..5)) }
-      edges = Array.new(random.rand(1..45)) { |n| L::Edge.new(id: "e#{n}", from: random.rand(nodes.length), to: random.rand(nodes.length), from_room: 30) }.reject { |e| e.from == e.to }
+      edges =
+        Array
+          .new(random.rand(1..45)) do |n|
+            L::Edge.new(id: "e#{n}", from: random.rand(nodes.length), to: random.rand(nodes.length), from_room: 30)
+          end
+          .reject { |e| e.from == e.to }
       plan = L::Layered.call(nodes, edges)
       boxes = nodes.map { |node| box(*plan.corners[node.id], node.w, node.h) }
       boxes.combination(2) { |one, other| refute one.overlap?(other), "seed #{seed}" }
       edges.each do |edge|
-        L::Polyline.boxes(plan.routes.fetch(edge.id)).each { |segment| boxes.each { |one| refute one.overlap?(segment), "seed #{seed}: #{edge.id}" } }
+        L::Polyline
+          .boxes(plan.routes.fetch(edge.id))
+          .each { |segment| boxes.each { |one| refute one.overlap?(segment), "seed #{seed}: #{edge.id}" } }
       end
     end
   end

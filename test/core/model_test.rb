@@ -11,16 +11,46 @@ class ModelTest < Minitest::Test
   def field(type, **rest) = M::Field.new(name: "it", type:, **rest)
 
   def test_fields_read_what_people_write
-    { field(:integer, range: 1..9) => { " 7 " => 7, "" => nil }, field(:flag) => { "Yes" => true, "no" => nil, "x" => true, "0" => nil },
-      field(:address) => { "10.0.0.1" => "10.0.0.1", "FD00:0:0::1" => "fd00::1" }, field(:prefix) => { "10.0.0.0/24" => "10.0.0.0/24" },
-      field(:word) => { "wan1" => "wan1" }, field(:text) => { " a b " => "a b" }, field(:choice, choices: %w[a b]) => { "a" => "a" } }.each do |one, cases|
-      cases.each { |text, value| value.nil? ? assert_nil(one.read(text)) : assert_equal(value, one.read(text)) }
-    end
+    {
+      field(:integer, range: 1..9) => {
+        " 7 " => 7,
+        "" => nil
+      },
+      field(:flag) => {
+        "Yes" => true,
+        "no" => nil,
+        "x" => true,
+        "0" => nil
+      },
+      field(:address) => {
+        "10.0.0.1" => "10.0.0.1",
+        "FD00:0:0::1" => "fd00::1"
+      },
+      field(:prefix) => {
+        "10.0.0.0/24" => "10.0.0.0/24"
+      },
+      field(:word) => {
+        "wan1" => "wan1"
+      },
+      field(:text) => {
+        " a b " => "a b"
+      },
+      field(:choice, choices: %w[a b]) => {
+        "a" => "a"
+      }
+    }.each { |one, cases| cases.each { |text, value| value.nil? ? assert_nil(one.read(text)) : assert_equal(value, one.read(text)) } }
   end
 
   def test_fields_refuse_with_a_reason
-    { field(:integer, range: 1..9) => %w[x 10 1.5], field(:flag) => ["maybe"], field(:address) => ["10.0.0", "10.0.0.0/24", "a"], field(:prefix) => ["10.0.0.0", "10.0.0.1/24", "10.0.0.0/40"],
-      field(:word) => ["two words"], field(:choice, choices: %w[a b]) => ["c"], field(:text) => ["bell\a", "x" * 2001] }.each do |one, texts|
+    {
+      field(:integer, range: 1..9) => %w[x 10 1.5],
+      field(:flag) => ["maybe"],
+      field(:address) => %w[10.0.0 10.0.0.0/24 a],
+      field(:prefix) => %w[10.0.0.0 10.0.0.1/24 10.0.0.0/40],
+      field(:word) => ["two words"],
+      field(:choice, choices: %w[a b]) => ["c"],
+      field(:text) => ["bell\a", "x" * 2001]
+    }.each do |one, texts|
       texts.each { |text| refute_empty assert_raises(M::BadFact, "#{one.type} #{text[0, 20]}") { one.read(text) }.message }
     end
   end
@@ -45,9 +75,13 @@ class ModelTest < Minitest::Test
       overlay = M::Overlay.new(set.elements)
       plain = M::Table.new(set.elements.indexes)
       set.elements.each { |row| plain.put(row) }
-      set.elements.ids.sample(6, random:).each_with_index do |id, n|
-        [overlay, plain].each { |table| n.even? ? table.delete(id) : table.put(table[id].with(name: "n#{n}")) }
-      end
+      set
+        .elements
+        .ids
+        .sample(6, random:)
+        .each_with_index do |id, n|
+          [overlay, plain].each { |table| n.even? ? table.delete(id) : table.put(table[id].with(name: "n#{n}")) }
+        end
       %i[kind name target].each do |index|
         plain.keys(index).each { |key| assert_equal plain.ids_by(index, key).sort, overlay.ids_by(index, key).sort }
       end

@@ -18,11 +18,11 @@ class NetworkTest < Minitest::Test
 
   def test_interfaces_have_addresses_of_their_own
     set = model("#{BASE}a on Plant at .5, interface eth0\na on Plant at .9, interface eth1\na on Plant at .10, interface eth1")
-    assert_equal [["a", "10.20.4.5", "eth0"], ["a", "10.20.4.10", "eth1"]], attachments(set)
+    assert_equal [%w[a 10.20.4.5 eth0], %w[a 10.20.4.10 eth1]], attachments(set)
   end
 
   def test_an_interface_named_later_is_the_one_that_stands
-    assert_equal [["a", "10.20.4.5", "eth0"]], attachments(model("#{BASE}a on Plant at .5\na on Plant at .5, interface eth0"))
+    assert_equal [%w[a 10.20.4.5 eth0]], attachments(model("#{BASE}a on Plant at .5\na on Plant at .5, interface eth0"))
   end
 
   def test_a_question_mark_clears_an_address
@@ -62,7 +62,12 @@ class NetworkTest < Minitest::Test
   end
 
   def test_tiers_go_from_the_outside_inwards
-    set = model("#{BASE}internet\nfirewall fw\nsubnet T 10.9.0.0/30\ngw to internet\ngw on T at .1\nfw on T at .2\nfw on Plant at .1\na on Plant at .5\nb on Plant at .6", tidy: true)
+    set =
+      model(
+        "#{BASE}internet\nfirewall fw\nsubnet T 10.9.0.0/30\ngw to internet\ngw on T at .1\nfw on T at .2\nfw on Plant at .1\na on Plant " \
+        "at .5\nb on Plant at .6",
+        tidy: true
+      )
     sheet = set.sheet_list.first.id
     heights = %w[internet gw T fw Plant a].map { |name| set.placement(sheet, set.named(name).first.id).y }
     assert_equal heights.sort, heights
@@ -129,31 +134,43 @@ class NetworkTest < Minitest::Test
   def test_what_a_subnet_counts_agrees_with_the_whole_plan
     10.times do |seed|
       set = model(GeneratedNetwork.new(seed, things: 9).text)
-      set.of_kind("subnet").each do |subnet|
-        whole = N::Addressing.new(set)
-        near = N::Addressing.around(set, subnet)
-        assert_equal whole.counts(subnet), near.counts(subnet)
-        assert_equal whole.next_free(subnet), near.next_free(subnet)
-      end
+      set
+        .of_kind("subnet")
+        .each do |subnet|
+          whole = N::Addressing.new(set)
+          near = N::Addressing.around(set, subnet)
+          assert_equal whole.counts(subnet), near.counts(subnet)
+          assert_equal whole.next_free(subnet), near.next_free(subnet)
+        end
     end
   end
 
   def test_roles_of_inventories_are_understood
-    { "PLC" => "controller", "Access-Point" => "access point", "ROUTER" => "router", "Virtual machine" => "server", "Load Balancer" => "load balancer" }.each do |word, role|
-      assert_equal role, N::Inventory::Roles.read(word)
-    end
+    {
+      "PLC" => "controller",
+      "Access-Point" => "access point",
+      "ROUTER" => "router",
+      "Virtual machine" => "server",
+      "Load Balancer" => "load balancer"
+    }.each { |word, role| assert_equal role, N::Inventory::Roles.read(word) }
   end
 
   def test_places_of_an_inventory_nest
     table = Basalt::Formats::CSV.new("name,location\na,Works / Block B / Comms\nb,Works / Block B / Comms\nc,Comms\n")
     draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
     N::Inventory::Intake.new(table, "name" => 0, "location" => 1).take(draft, sheet_id: nil)
-    assert_equal([%w[Works site], ["Block B", "building"], %w[Comms room]], draft.of_kind("place").map { |place| [place.name, place["level"]] })
+    assert_equal(
+      [%w[Works site], ["Block B", "building"], %w[Comms room]],
+      draft.of_kind("place").map { |place| [place.name, place["level"]] }
+    )
     assert_equal 3, draft.contents_of(draft.named("Comms").first.id).length
   end
 
   def test_a_preview_alters_nothing
-    table = Basalt::Formats::CSV.new("name,role,subnet,address\na,server,Net 10.0.0.0/24,10.0.0.5\nb,wombat,Net,10.0.0.6\na,server,Net,10.0.0.5\n")
+    table =
+      Basalt::Formats::CSV.new(
+        "name,role,subnet,address\na,server,Net 10.0.0.0/24,10.0.0.5\nb,wombat,Net,10.0.0.6\na,server,Net,10.0.0.5\n"
+      )
     draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
     rows = N::Inventory::Intake.new(table, N::Inventory::Columns.guess(table.headings)).preview(draft, sheet_id: nil)
     assert_equal([["server a", "subnet Net 10.0.0.0/24", "a is on Net at 10.0.0.5"], [], []], rows.map { |_, sentences, _| sentences })

@@ -12,17 +12,25 @@ class NotationsTest < Minitest::Test
   SAMPLE = File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__))
   NASTY = "<b onload=\"x()\">&amp; 'quoted' ]]> 部品 \u202E".freeze
 
-  TEXTS = ([["sample", SAMPLE]] + Array.new(3) { |seed| ["entities #{seed}", GeneratedEntities.new(seed).text] } +
-           Array.new(2) { |seed| ["network #{seed}", GeneratedNetwork.new(seed, subnets: 3, things: 5).text] }).freeze
+  TEXTS =
+    (
+      [["sample", SAMPLE]] + Array.new(3) { |seed| ["entities #{seed}", GeneratedEntities.new(seed).text] } +
+        Array.new(2) { |seed| ["network #{seed}", GeneratedNetwork.new(seed, subnets: 3, things: 5).text] }
+    ).freeze
 
   WAYS = {}
   # Sheets of the sample and generated ones, in each way; laid out once for all tests, which only look at them.
-  def each_way = (WAYS[:all] ||= TEXTS.flat_map { |name, text| ways(name, model(text, tidy: true)) })
-    .each { |set, sheet_id, message| yield Drawing::AsDrawn.of(set, sheet_id), sheet_id, message }
+  def each_way =
+    (WAYS[:all] ||= TEXTS.flat_map { |name, text| ways(name, model(text, tidy: true)) }).each do |set, sheet_id, message|
+      yield Drawing::AsDrawn.of(set, sheet_id), sheet_id, message
+    end
 
   def ways(name, set)
     set.sheet_list.flat_map do |sheet|
-      [[set, sheet.id, "#{name}, #{sheet.name}"], *sheet.notation.variants.keys.map { |variant| [varied(set, sheet, variant), sheet.id, "#{name}, #{sheet.name}, #{variant}"] }]
+      [
+        [set, sheet.id, "#{name}, #{sheet.name}"],
+        *sheet.notation.variants.keys.map { |variant| [varied(set, sheet, variant), sheet.id, "#{name}, #{sheet.name}, #{variant}"] }
+      ]
     end
   end
 
@@ -38,8 +46,11 @@ class NotationsTest < Minitest::Test
       frame = Drawing::Furniture.frame(scene)
       drawn = scene.items.filter_map(&:element_id).to_set
       set.things_on(sheet_id).each { |thing| assert_includes drawn, thing.id, "#{message}: #{thing.name}" }
-      set.placements_on(sheet_id).filter_map(&:box).each { |box| assert box.x >= frame.x && box.right <= frame.right && box.y >= frame.y && box.bottom <= frame.bottom, message }
-      document = Nokogiri::XML(Drawing::SVG.document(scene, description: message), &:strict)
+      set
+        .placements_on(sheet_id)
+        .filter_map(&:box)
+        .each { |box| assert box.x >= frame.x && box.right <= frame.right && box.y >= frame.y && box.bottom <= frame.bottom, message }
+      document = Nokogiri.XML(Drawing::SVG.document(scene, description: message), &:strict)
       assert_equal "svg", document.root.name, message
       assert_empty document.xpath("//*[@id]").map { |node| node["id"] }.tally.select { |_, count| count > 1 }.keys, message
     end
@@ -50,26 +61,42 @@ class NotationsTest < Minitest::Test
       notation = set.sheets[sheet_id].notation
       things = set.things_on(sheet_id).reject { |thing| Drawing::Nesting.new(set, sheet_id).boundary?(thing.id) }
       boxes = things.flat_map { |thing| notation.obstacles(set, thing, set.placement(sheet_id, thing.id)).map { |box| [thing.id, box] } }
-      boxes.combination(2) { |(one, box), (other, second)| refute box.overlap?(second), "#{message}: #{set.element(one).name} on #{set.element(other).name}" unless one == other }
-      notation.lines_on(set, sheet_id).each do |line|
-        route = set.placement(sheet_id, line.id)&.route or next
-        runs = Layout::Polyline.boxes(route["points"])
-        boxes.each { |id, box| refute runs.any? { |run| run.overlap?(box.grow(-1)) }, "#{message}: #{line.name || line.kind} through #{set.element(id).name}" unless line.endpoints.include?(id) }
+      boxes.combination(2) do |(one, box), (other, second)|
+        refute box.overlap?(second), "#{message}: #{set.element(one).name} on #{set.element(other).name}" unless one == other
       end
+      notation
+        .lines_on(set, sheet_id)
+        .each do |line|
+          route = set.placement(sheet_id, line.id)&.route or next
+          runs = Layout::Polyline.boxes(route["points"])
+          boxes.each do |id, box|
+            unless line.endpoints.include?(id)
+              refute runs.any? { |run| run.overlap?(box.grow(-1)) },
+                     "#{message}: #{line.name || line.kind} through #{set.element(id).name}"
+            end
+          end
+        end
     end
   end
 
   def test_every_line_is_level_or_upright_and_ends_where_the_notation_lets_it
     each_way do |set, sheet_id, message|
       notation = set.sheets[sheet_id].notation
-      notation.lines_on(set, sheet_id).each do |line|
-        points = set.placement(sheet_id, line.id)&.route&.fetch("points") or next
-        points.each_cons(2) { |one, other| assert one[0] == other[0] || one[1] == other[1], "#{message}: #{points}" }
-        line.endpoints.values_at(0, -1).zip(points.values_at(0, -1)).each do |id, (x, y)|
-          box = set.placement(sheet_id, Drawing::Nesting.new(set, sheet_id).stand_in(id)).box
-          assert box.grow(2).overlap?(Layout::Box.new(x: x - 0.1, y: y - 0.1, w: 0.2, h: 0.2)), "#{message}: a line to #{set.element(id).name} ends beside it"
+      notation
+        .lines_on(set, sheet_id)
+        .each do |line|
+          points = set.placement(sheet_id, line.id)&.route&.fetch("points") or next
+          points.each_cons(2) { |one, other| assert one[0] == other[0] || one[1] == other[1], "#{message}: #{points}" }
+          line
+            .endpoints
+            .values_at(0, -1)
+            .zip(points.values_at(0, -1))
+            .each do |id, (x, y)|
+              box = set.placement(sheet_id, Drawing::Nesting.new(set, sheet_id).stand_in(id)).box
+              assert box.grow(2).overlap?(Layout::Box.new(x: x - 0.1, y: y - 0.1, w: 0.2, h: 0.2)),
+                     "#{message}: a line to #{set.element(id).name} ends beside it"
+            end
         end
-      end
     end
   end
 
@@ -77,19 +104,32 @@ class NotationsTest < Minitest::Test
     each_way do |set, sheet_id, message|
       scene = Drawing::Scene.new(set, sheet_id)
       legend = scene.notation.legend
-      marks = set.things_on(sheet_id).concat(scene.notation.lines_on(set, sheet_id)).flat_map { |element| scene.notation.marks(set, element) }.to_set
+      marks =
+        set
+          .things_on(sheet_id)
+          .concat(scene.notation.lines_on(set, sheet_id))
+          .flat_map { |element| scene.notation.marks(set, element) }
+          .to_set
       words = Drawing::Furniture.item(scene).shapes.select { |shape| shape[0] == :text }.map { |shape| shape[3] }
       legend.each { |said, _, _, mark| assert_equal marks.include?(mark), words.include?(said), "#{message}: #{said}" }
     end
   end
 
   def test_what_people_write_is_text_wherever_it_is_drawn
-    kinds = { "logical network" => "server", "entities" => "entity", "tables" => "table", "context" => "process", "data flow" => "store", "requirements" => "requirement" }
+    kinds = {
+      "logical network" => "server",
+      "entities" => "entity",
+      "tables" => "table",
+      "context" => "process",
+      "data flow" => "store",
+      "requirements" => "requirement"
+    }
     kinds.each do |notation, noun|
       nasty = Statements::Quoting.quote(NASTY)
-      set = model("sheet A: #{notation}\n#{noun} #{nasty}\ncaption C says #{nasty}\ndivide D before #{nasty}, beyond #{nasty}", tidy: true)
+      set =
+        model("sheet A: #{notation}\n#{noun} #{nasty}\ncaption C says #{nasty}\ndivide D before #{nasty}, beyond #{nasty}", tidy: true)
       scene = Drawing::Scene.new(set, set.sheet_list.first.id)
-      document = Nokogiri::XML(Drawing::SVG.document(scene, description: NASTY), &:strict)
+      document = Nokogiri.XML(Drawing::SVG.document(scene, description: NASTY), &:strict)
       assert_empty document.xpath("//@onload | //*[local-name()='b']"), notation
       assert_equal NASTY, document.at_css("desc").text
     end
@@ -119,25 +159,35 @@ class NotationsTest < Minitest::Test
       sheet = set.sheet_list.first
       draft = varied(set, sheet, "diamonds")
       sheet_now = draft.sheets[sheet.id]
-      sheet_now.notation.lines_on(draft, sheet.id).select { |line| line.kind == "relationship" && line.endpoints.uniq.length > 1 }.each do |line|
-        placed = draft.placement(sheet.id, line.id).route
-        x, y = placed["labels"].fetch("middle")
-        assert Layout::Polyline.boxes(placed["points"]).any? { |run| run.grow(1).overlap?(Layout::Box.new(x: x - 0.5, y: y - 0.5, w: 1, h: 1)) }, "#{seed}: #{line.name}"
-      end
+      sheet_now
+        .notation
+        .lines_on(draft, sheet.id)
+        .select { |line| line.kind == "relationship" && line.endpoints.uniq.length > 1 }
+        .each do |line|
+          placed = draft.placement(sheet.id, line.id).route
+          x, y = placed["labels"].fetch("middle")
+          assert Layout::Polyline
+            .boxes(placed["points"])
+            .any? { |run| run.grow(1).overlap?(Layout::Box.new(x: x - 0.5, y: y - 0.5, w: 1, h: 1)) },
+                 "#{seed}: #{line.name}"
+        end
     end
   end
 
   def test_a_sheet_in_two_ways_keeps_both_layouts
     set = model(SAMPLE, tidy: true)
-    set.sheet_list.reject { |sheet| sheet.notation.variants.empty? }.each do |sheet|
-      before = boxes(set, sheet.id)
-      draft = varied(set, sheet, sheet.notation.variants.keys.first)
-      other = boxes(draft, sheet.id)
-      draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: nil))
-      assert_equal before, boxes(draft, sheet.id), sheet.name
-      draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: sheet.notation.variants.keys.first))
-      assert_equal other, boxes(draft, sheet.id), sheet.name
-    end
+    set
+      .sheet_list
+      .reject { |sheet| sheet.notation.variants.empty? }
+      .each do |sheet|
+        before = boxes(set, sheet.id)
+        draft = varied(set, sheet, sheet.notation.variants.keys.first)
+        other = boxes(draft, sheet.id)
+        draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: nil))
+        assert_equal before, boxes(draft, sheet.id), sheet.name
+        draft.apply(Change::SetVariant.new(sheet_id: sheet.id, variant: sheet.notation.variants.keys.first))
+        assert_equal other, boxes(draft, sheet.id), sheet.name
+      end
   end
 
   def boxes(set, sheet_id) = set.placements_on(sheet_id).select(&:box).to_h { |placed| [placed.element_id, placed.box] }
@@ -157,10 +207,19 @@ class NotationsTest < Minitest::Test
   end
 
   def test_an_own_symbol_takes_the_place_of_the_glyph_where_it_is_meant
-    set = model("sheet A: logical network\nserver a\nserver b\nrouter c\nsymbol Drum image i1, stands for server\nsymbol Fan image i2\nc is drawn as Fan", tidy: true)
+    set =
+      model(
+        "sheet A: logical network\nserver a\nserver b\nrouter c\nsymbol Drum image i1, stands for server\nsymbol Fan image i2\nc is " \
+        "drawn as Fan",
+        tidy: true
+      )
     sheet_id = set.sheet_list.first.id
-    images = Drawing::Scene.new(set, sheet_id, images: ->(id) { "/images/#{id}" }).items.select { |item| item.layer == :things }
-                           .to_h { |item| [set.element(item.element_id).name, item.shapes.select { |shape| shape[0] == :image }.map { |shape| shape[1] }] }
+    images =
+      Drawing::Scene
+        .new(set, sheet_id, images: ->(id) { "/images/#{id}" })
+        .items
+        .select { |item| item.layer == :things }
+        .to_h { |item| [set.element(item.element_id).name, item.shapes.select { |shape| shape[0] == :image }.map { |shape| shape[1] }] }
     assert_equal({ "a" => ["/images/i1"], "b" => ["/images/i1"], "c" => ["/images/i2"] }, images)
     scene = Drawing::Scene.new(set, sheet_id, images: ->(id) { "/images/#{id}" })
     assert_equal 1, Drawing::SVG.document(scene, description: "").scan(%r{href="/images/i1"}).length
@@ -177,7 +236,9 @@ class NotationsTest < Minitest::Test
       placed = set.placement(sheet.id, thing.id).with(**size)
       shown = sheet.notation.thing_shapes(set, thing, placed).select { |shape| shape[0] == :text }
       assert_equal words, shown.map { |shape| shape[3] }.join(" ")
-      shown.each { |shape| assert_operator shape[1] + Drawing::Pens.width(shape[3], :member), :<=, placed.box.right, "#{width}: #{shape[3]}" }
+      shown.each do |shape|
+        assert_operator shape[1] + Drawing::Pens.width(shape[3], :member), :<=, placed.box.right, "#{width}: #{shape[3]}"
+      end
       assert_operator shown.map { |shape| shape[2] }.max, :<=, placed.box.bottom
     end
   end

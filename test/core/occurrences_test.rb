@@ -12,7 +12,11 @@ class OccurrencesTest < Minitest::Test
     random = Random.new(seed)
     processes = Array.new(4) { |n| "Sort sample #{n}" }
     others = ["outsider Caller", "outsider Council", "store Job book", "store Readings"]
-    lines = Array.new(9) { |n| [processes.sample(random:), others.sample(random:).split(" ", 2).last].shuffle(random:).then { |from, to| "#{from} gives note #{n} to #{to}" } }
+    lines =
+      Array.new(9) do |n|
+        [processes.sample(random:), others.sample(random:).split(" ", 2).last].shuffle(random:)
+          .then { |from, to| "#{from} gives note #{n} to #{to}" }
+      end
     model(["project P", "sheet S: data flow", *processes.map { |name| "process #{name}" }, *others, *lines].join("\n"), tidy: true)
   end
 
@@ -30,14 +34,18 @@ class OccurrencesTest < Minitest::Test
     drawn = Drawing::AsDrawn.of(set, sheet(set))
     anchors = Drawing::Anchors.new(drawn, sheet(set))
     notation = set.sheets[sheet(set)].notation
-    notation.lines_on(drawn, sheet(set)).each do |line|
-      points = set.placement(sheet(set), line.id).route["points"].values_at(0, -1)
-      anchors.of(line).zip(points) do |key, point|
-        box = drawn.placement(sheet(set), key).box
-        assert box.grow(1).overlap?(Layout::Box.at(*point, 1, 1)), "#{title}: #{line.name} ends at #{drawn.element(key).name}"
-        assert_equal set.placement(sheet(set), key).element_id, set.element(line.id).endpoints[anchors.of(line).index(key)]
+    notation
+      .lines_on(drawn, sheet(set))
+      .each do |line|
+        points = set.placement(sheet(set), line.id).route["points"].values_at(0, -1)
+        anchors
+          .of(line)
+          .zip(points) do |key, point|
+            box = drawn.placement(sheet(set), key).box
+            assert box.grow(1).overlap?(Layout::Box.at(*point, 1, 1)), "#{title}: #{line.name} ends at #{drawn.element(key).name}"
+            assert_equal set.placement(sheet(set), key).element_id, set.element(line.id).endpoints[anchors.of(line).index(key)]
+          end
       end
-    end
   end
 
   def test_lines_end_at_the_occurrence_they_were_put_at_whatever_is_done
@@ -68,22 +76,45 @@ class OccurrencesTest < Minitest::Test
     thing = things.sample(random:)
     keys = [thing.id, *draft.further(sheet_id, thing.id).map(&:key)]
     case random.rand(6)
-    when 0, 1 then draft.apply(Change::ShowAgain.new(sheet_id:, element_id: thing.id))
-    when 2 then attach(draft, sheet_id, thing, keys, random)
-    when 3 then draft.apply(Change::TakeOffOnce.new(sheet_id:, key: keys.sample(random:))) if keys.length > 1
-    when 4 then move(draft, sheet_id, keys.sample(random:), random)
-    else Statements::Document.new("Sort sample #{random.rand(4)} gives slip #{number} to #{thing.name}").into(draft, sheet_id:)
+    when 0, 1
+      draft.apply(Change::ShowAgain.new(sheet_id:, element_id: thing.id))
+    when 2
+      attach(draft, sheet_id, thing, keys, random)
+    when 3
+      draft.apply(Change::TakeOffOnce.new(sheet_id:, key: keys.sample(random:))) if keys.length > 1
+    when 4
+      move(draft, sheet_id, keys.sample(random:), random)
+    else
+      Statements::Document.new("Sort sample #{random.rand(4)} gives slip #{number} to #{thing.name}").into(draft, sheet_id:)
     end
   end
 
   def attach(draft, sheet_id, thing, keys, random)
     line = draft.relations_of(thing.id).sample(random:) or return
-    draft.apply(Change::Attach.new(sheet_id:, line_id: line.id, role: line.ends.find { |one| one.target_id == thing.id }.role, key: keys.sample(random:)))
+    draft.apply(
+      Change::Attach.new(
+        sheet_id:,
+        line_id: line.id,
+        role: line.ends.find { |one| one.target_id == thing.id }.role,
+        key: keys.sample(random:)
+      )
+    )
   end
 
   def move(draft, sheet_id, key, random)
     placed = draft.placement(sheet_id, key)
-    draft.apply(Change::Arrange.new(placement_id: placed.id, to: { x: placed.x + random.rand(-300..300), y: placed.y + random.rand(-300..300), by_hand: true })) if placed.x
+    if placed.x
+      draft.apply(
+        Change::Arrange.new(
+          placement_id: placed.id,
+          to: {
+            x: placed.x + random.rand(-300..300),
+            y: placed.y + random.rand(-300..300),
+            by_hand: true
+          }
+        )
+      )
+    end
   end
 
   # Each occurrence is drawn, with the sign of what stands there twice, and the file has no line without its ends.
@@ -117,7 +148,10 @@ class OccurrencesTest < Minitest::Test
 
   def test_a_process_stands_once_and_it_is_said_why
     set = flows(1)
-    error = assert_raises(Basalt::Mistake) { step(set, Change::ShowAgain.new(sheet_id: sheet(set), element_id: set.of_kind("process").first.id)) }
+    error =
+      assert_raises(Basalt::Mistake) do
+        step(set, Change::ShowAgain.new(sheet_id: sheet(set), element_id: set.of_kind("process").first.id))
+      end
     assert_equal "a process stands once on a sheet like this", error.message
   end
 
@@ -127,7 +161,12 @@ class OccurrencesTest < Minitest::Test
     set.advance(step(set, Change::ShowAgain.new(sheet_id: sheet(set), element_id: party.id)).effect)
     line = set.relations_of(party.id).first
     role = line.ends.find { |one| one.target_id == party.id }.role
-    set.advance(step(set, Change::Attach.new(sheet_id: sheet(set), line_id: line.id, role:, key: set.further(sheet(set), party.id).first.key)).effect)
+    set.advance(
+      step(
+        set,
+        Change::Attach.new(sheet_id: sheet(set), line_id: line.id, role:, key: set.further(sheet(set), party.id).first.key)
+      ).effect
+    )
     set.advance(step(set, Change::DuplicateSheet.new(of_id: sheet(set)), follow: false).effect)
     copy = set.sheet_list.last.id
     assert_equal set.further(copy, party.id).map(&:id), set.placement(copy, line.id).attached.values
@@ -147,22 +186,36 @@ class OccurrencesTest < Minitest::Test
     def node(set, thing, level) = Layout::Node.box(thing.id, *size(set, thing), level).with(beside: false)
     def strip = 30
     def tidy(set, sheet_id, only: nil, **) = Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only)).placements
-    def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).candidate_positions
-    def part_terminal(set, table, placement, column, _line) = Layout::RowTerminal.new(placement.box, placement.y + Data::Notation::ColumnRows.new(set, table).row(column.id))
+
+    def candidate_positions(set, sheet_id, thing, size, extent) =
+      Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).candidate_positions
+
+    def part_terminal(set, table, placement, column, _line) =
+      Layout::RowTerminal.new(placement.box, placement.y + Data::Notation::ColumnRows.new(set, table).row(column.id))
   end
 
   def joined
     notations = { "joined columns" => Joined.new }
-    Model::Catalogue.singleton_class.stub_any(:notation, ->(name) { notations.fetch(name) }) do
-      Model::Catalogue.singleton_class.stub_any(:notations, -> { notations }) do
-        draft = Change::Draft.new(Model::WorkingSet.new, ids: counter)
-        Change::AddSheet.new(name: "S", notation: "joined columns", id: "sheet").apply(draft)
-        6.times { |n| table(draft, "t#{n}") }
-        6.times { |n| draft.apply(Change::Add.new(kind: "serves", ends: [["thing", "t#{n}-c2"], ["other", "t#{((n * 5) + 1) % 6}-c0"]], id: "line#{n}")) unless n == 1 }
-        Drawing::Arranger.new(draft, "sheet").tidy
-        yield Model::WorkingSet.new.advance(draft.effect)
+    Model::Catalogue
+      .singleton_class
+      .stub_any(:notation, ->(name) { notations.fetch(name) }) do
+        Model::Catalogue
+          .singleton_class
+          .stub_any(:notations, -> { notations }) do
+            draft = Change::Draft.new(Model::WorkingSet.new, ids: counter)
+            Change::AddSheet.new(name: "S", notation: "joined columns", id: "sheet").apply(draft)
+            6.times { |n| table(draft, "t#{n}") }
+            6.times do |n|
+              unless n == 1
+                draft.apply(
+                  Change::Add.new(kind: "serves", ends: [["thing", "t#{n}-c2"], ["other", "t#{((n * 5) + 1) % 6}-c0"]], id: "line#{n}")
+                )
+              end
+            end
+            Drawing::Arranger.new(draft, "sheet").tidy
+            yield Model::WorkingSet.new.advance(draft.effect)
+          end
       end
-    end
   end
 
   def table(draft, name)
@@ -172,14 +225,21 @@ class OccurrencesTest < Minitest::Test
 
   def at_rows(set, title)
     drawn = Drawing::AsDrawn.of(set, "sheet")
-    drawn.relations_on("sheet").each do |line|
-      raw = set.element(line.id)
-      points = set.placement("sheet", line.id).route["points"].values_at(0, -1)
-      raw.endpoints.zip(points) do |column, (_, y)|
-        box = set.placement("sheet", column[/\At\d/]).box
-        assert_in_delta box.y + Data::Notation::ColumnRows.new(set, set.element(column[/\At\d/])).row(column), y, 1, "#{title}: #{line.id}"
+    drawn
+      .relations_on("sheet")
+      .each do |line|
+        raw = set.element(line.id)
+        points = set.placement("sheet", line.id).route["points"].values_at(0, -1)
+        raw
+          .endpoints
+          .zip(points) do |column, (_, y)|
+            box = set.placement("sheet", column[/\At\d/]).box
+            assert_in_delta box.y + Data::Notation::ColumnRows.new(set, set.element(column[/\At\d/])).row(column),
+                            y,
+                            1,
+                            "#{title}: #{line.id}"
+          end
       end
-    end
     drawn.relations_on("sheet").length
   end
 
@@ -187,13 +247,19 @@ class OccurrencesTest < Minitest::Test
     joined do |set|
       assert_equal 5, at_rows(set, "tidied")
       placed = set.placement("sheet", "t0")
-      set.advance(step(set, Change::Arrange.new(placement_id: placed.id, to: { x: placed.x + 40, y: placed.y + 700, by_hand: true })).effect)
+      set.advance(
+        step(set, Change::Arrange.new(placement_id: placed.id, to: { x: placed.x + 40, y: placed.y + 700, by_hand: true })).effect
+      )
       at_rows(set, "moved")
       set.advance(step(set, Change::Remove.new(id: "t0-c0")).effect)
       at_rows(set, "a row less above")
       folds(set)
       set.advance(step(set, Change::TakeOff.new(sheet_id: "sheet", element_id: "t0")).effect)
-      refute(set.placements_on("sheet").any? { |one| set.element(one.element_id).relation? && set.element(one.element_id).targets.any? { |id| id.start_with?("t0") } })
+      refute(
+        set
+          .placements_on("sheet")
+          .any? { |one| set.element(one.element_id).relation? && set.element(one.element_id).targets.any? { |id| id.start_with?("t0") } }
+      )
       at_rows(set, "taken off")
     end
   end
@@ -202,8 +268,13 @@ class OccurrencesTest < Minitest::Test
   def folds(set)
     line = set.of_kind("serves").find { |one| one.targets.none? { |id| id.start_with?("t0") } }
     other = line.targets.map { |id| id.sub(/c\d/, "c3") }
-    set.advance(step(set, Change::Add.new(kind: "serves", ends: [["thing", other[0]], ["other", other[1]]], id: "twin"),
-                     Change::SetView.new(sheet_id: "sheet", part: "parallels", on: true)).effect)
+    set.advance(
+      step(
+        set,
+        Change::Add.new(kind: "serves", ends: [["thing", other[0]], ["other", other[1]]], id: "twin"),
+        Change::SetView.new(sheet_id: "sheet", part: "parallels", on: true)
+      ).effect
+    )
     together = Drawing::Parallels.new(set, set.sheets["sheet"]).of(Drawing::AsDrawn.of(set, "sheet").element("twin"))
     assert_empty [line.id, "twin"] - together.map(&:id)
   end

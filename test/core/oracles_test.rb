@@ -50,7 +50,25 @@ class OraclesTest < Minitest::Test
 
   # --- tables of separated values
 
-  HOSTILE = ["=1+1", "-1+1", "-5", "-5,3", "+49", "@x", "\tx", "a\"b", "a,b", "a;b", "line\nbreak", " spaced ", "", "'=x", "—", "é", "0012"].freeze
+  HOSTILE = [
+    "=1+1",
+    "-1+1",
+    "-5",
+    "-5,3",
+    "+49",
+    "@x",
+    "\tx",
+    "a\"b",
+    "a,b",
+    "a;b",
+    "line\nbreak",
+    " spaced ",
+    "",
+    "'=x",
+    "—",
+    "é",
+    "0012"
+  ].freeze
 
   def test_what_is_written_is_read_and_no_cell_is_a_formula
     100.times do
@@ -67,10 +85,10 @@ class OraclesTest < Minitest::Test
   end
 
   def test_any_encoding_and_separator_gives_the_same_table
-    rows = [%w[Name Ort], ["Müller", "Straße 5"], ["Ågren", "Élan"]]
+    rows = [%w[Name Ort], ["Müller", "Straße 5"], %w[Ågren Élan]]
     [",", ";", "\t", "|"].each do |mark|
       text = rows.map { |row| row.join(mark) }.join("\r\n")
-      ["UTF-8", "Windows-1252", "UTF-16LE", "UTF-16BE"].each do |encoding|
+      %w[UTF-8 Windows-1252 UTF-16LE UTF-16BE].each do |encoding|
         bytes = encoding.start_with?("UTF-16") ? Formats::CSV::MARKS.fetch(encoding) + text.encode(encoding).b : text.encode(encoding).b
         read = Formats::CSV.new(bytes)
         assert_equal rows, [read.headings, *read.rows.map(&:cells)], "#{encoding} #{mark.inspect}"
@@ -98,17 +116,22 @@ class OraclesTest < Minitest::Test
     Array.new(count) do |n|
       points = [[random.rand(0..40) * 10, random.rand(0..40) * 10]]
       upright = random.rand(2).zero?
-      random.rand(1..4).times do
-        x, y = points.last
-        points << (upright ? [x, y + (random.rand(-9..9) * 10)] : [x + (random.rand(-9..9) * 10), y])
-        upright = !upright
-      end
+      random
+        .rand(1..4)
+        .times do
+          x, y = points.last
+          points << (upright ? [x, y + (random.rand(-9..9) * 10)] : [x + (random.rand(-9..9) * 10), y])
+          upright = !upright
+        end
       ["from #{n}", "to #{n}", points]
     end
   end
 
   def crossings(routes)
-    runs = routes.each_with_index.flat_map { |(_, _, points), line| Layout::Polyline.simplify(points).each_cons(2).map { |one, other| [line, one, other] } }
+    runs =
+      routes.each_with_index.flat_map do |(_, _, points), line|
+        Layout::Polyline.simplify(points).each_cons(2).map { |one, other| [line, one, other] }
+      end
     runs.combination(2).count { |(line, *one), (second, *other)| line != second && cross?(one, other) }
   end
 
@@ -160,9 +183,18 @@ class OraclesTest < Minitest::Test
     60.times do
       parts = Array.new(random.rand(1..7)) { |n| Array.new(random.rand(1..3)) { |m| ["#{n}-#{m}", box] }.to_h }
       corners = Layout::Packing.call(parts)
-      placed = parts.map { |part| part.to_h { |id, one| [id, Layout::Box.new(x: corners[id][0], y: corners[id][1], w: one.w, h: one.h)] } }
+      placed =
+        parts.map { |part| part.to_h { |id, one| [id, Layout::Box.new(x: corners[id][0], y: corners[id][1], w: one.w, h: one.h)] } }
       placed.map { |part| Layout::Box.around(part.values) }.combination(2) { |one, other| refute one.overlap?(other) }
-      parts.zip(placed).each { |part, now| part.keys.combination(2) { |a, b| assert_equal [part[a].x - part[b].x, part[a].y - part[b].y], [now[a].x - now[b].x, now[a].y - now[b].y] } }
+      parts
+        .zip(placed)
+        .each do |part, now|
+          part
+            .keys
+            .combination(2) do |a, b|
+              assert_equal [part[a].x - part[b].x, part[a].y - part[b].y], [now[a].x - now[b].x, now[a].y - now[b].y]
+            end
+        end
     end
   end
 
@@ -172,9 +204,15 @@ class OraclesTest < Minitest::Test
       attachment_points = Layout::BoxTerminal.new(one).attachment_points([0, 0])
       assert_equal attachment_points.uniq, attachment_points
       attachment_points.each { |(x, y), _| assert one.grow(1).overlap?(Layout::Box.new(x: x - 0.5, y: y - 0.5, w: 1, h: 1)) }
-      attachment_points.group_by(&:last).each_value do |side|
-        side.map(&:first).combination(2) { |(x, y), (other_x, other_y)| assert_operator (x - other_x).abs + (y - other_y).abs, :>=, Layout::BoxTerminal::APART - 1 }
-      end
+      attachment_points
+        .group_by(&:last)
+        .each_value do |side|
+          side
+            .map(&:first)
+            .combination(2) do |(x, y), (other_x, other_y)|
+              assert_operator (x - other_x).abs + (y - other_y).abs, :>=, Layout::BoxTerminal::APART - 1
+            end
+        end
     end
   end
 
@@ -205,13 +243,70 @@ class OraclesTest < Minitest::Test
   # --- words
 
   def test_singular_undoes_plural_and_articles_follow_the_sound
-    nouns = %w[crew asset work\ order inspection valve box bus city day address reading technician branch company shelf knife house status analysis person child
-               curve reserve drive wave move roof belief chief leaf safe base database case phase lease response licence schema gas half wolf series news]
+    nouns = %w[
+      crew
+      asset
+      work\ order
+      inspection
+      valve
+      box
+      bus
+      city
+      day
+      address
+      reading
+      technician
+      branch
+      company
+      shelf
+      knife
+      house
+      status
+      analysis
+      person
+      child
+      curve
+      reserve
+      drive
+      wave
+      move
+      roof
+      belief
+      chief
+      leaf
+      safe
+      base
+      database
+      case
+      phase
+      lease
+      response
+      licence
+      schema
+      gas
+      half
+      wolf
+      series
+      news
+    ]
     nouns.each { |noun| assert_equal noun, English.singular(English.plural(noun)), noun }
-    { "asset" => "an", "hour" => "an", "user" => "a", "crew" => "a", "unit" => "a", "order" => "an", "SQL script" => "an", "MQTT topic" => "an", "URL" => "a", "UPS" => "a", "ID" => "an",
-      "LAN" => "a", "Sms" => "a", "one-way valve" => "a", "European" => "a" }.each do |noun, article|
-      assert_equal article, English.article(noun), noun
-    end
+    {
+      "asset" => "an",
+      "hour" => "an",
+      "user" => "a",
+      "crew" => "a",
+      "unit" => "a",
+      "order" => "an",
+      "SQL script" => "an",
+      "MQTT topic" => "an",
+      "URL" => "a",
+      "UPS" => "a",
+      "ID" => "an",
+      "LAN" => "a",
+      "Sms" => "a",
+      "one-way valve" => "a",
+      "European" => "a"
+    }.each { |noun, article| assert_equal article, English.article(noun), noun }
     assert_equal(["1 sheet", "2 sheets", "0 sheets"], [1, 2, 0].map { |count| English.count(count, "sheet") })
     assert_equal(["a", "a and b", "a, b and c"], [%w[a], %w[a b], %w[a b c]].map { |list| English.list(list) })
   end

@@ -22,7 +22,10 @@ class ReadingPatchTest < Minitest::Test
     sample = model(File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__)))
     sample.sheet_list.each do |sheet|
       joined, there = S::Unparser.new(sample).reading(sheet.id)
-      assert(joined.all? { |id, _| id.nil? || sample.element(id).relation? } && there.none? { |id, _| sample.element(id).relation? }, sheet.name)
+      assert(
+        joined.all? { |id, _| id.nil? || sample.element(id).relation? } && there.none? { |id, _| sample.element(id).relation? },
+        sheet.name
+      )
       assert_equal S::Unparser.new(sample).sheet(sheet.id).sort, (joined + there).flat_map(&:last).sort, sheet.name
     end
   end
@@ -53,20 +56,35 @@ class ReadingPatchTest < Minitest::Test
 
   # What the set and a draft over it hold together, as one effect.
   def draft_of(set, draft)
-    rows = %i[elements sheets placements].flat_map { |table| draft.table(table).each.map { |row| Basalt::Change::Delta.new(table:, id: row.id, before: nil, after: row) } }
+    rows =
+      %i[elements sheets placements].flat_map do |table|
+        draft.table(table).each.map { |row| Basalt::Change::Delta.new(table:, id: row.id, before: nil, after: row) }
+      end
     assert_operator set.elements.size, :>, 0
     Basalt::Change::Effect.new(deltas: rows)
   end
 
   def test_an_altered_sentence_alters_what_it_told
-    set = model("sheet S: logical network\nsite Here\nsubnet Net 10.0.0.0/24, vlan 7\nserver a in Here, planned\nnote on a: old\na on Net at .5, gateway")
+    set =
+      model(
+        "sheet S: logical network\nsite Here\nsubnet Net 10.0.0.0/24, vlan 7\nserver a in Here, planned\nnote on a: old\na on Net at .5, " \
+        "gateway"
+      )
     lines = reading(set)
     id = set.named("a").first.id
     line = set.relations_of(id).first.id
-    changed = lines.map { |text| text.sub(/\Aserver a in Here, planned/, "server b").sub("a is on Net at 10.0.0.5, gateway", "a on Net at .6").sub("old", "new").sub(", vlan 7", "") }
+    changed =
+      lines.map do |text|
+        text
+          .sub(/\Aserver a in Here, planned/, "server b")
+          .sub("a is on Net at 10.0.0.5, gateway", "a on Net at .6")
+          .sub("old", "new")
+          .sub(", vlan 7", "")
+      end
     after, refused, draft = revised(set, lines, changed)
     assert_empty refused.map(&:reason)
-    assert_equal ["b", nil, nil, "new"], [draft.element(id).name, draft.element(id).container_id, draft.element(id)["planned"], draft.element(id)["note"]]
+    assert_equal ["b", nil, nil, "new"],
+                 [draft.element(id).name, draft.element(id).container_id, draft.element(id)["planned"], draft.element(id)["note"]]
     assert_equal({ "address" => "10.0.0.6" }, draft.element(line).facts)
     assert_includes after, "subnet Net 10.0.0.0/24"
   end

@@ -6,7 +6,28 @@ require_relative "../support/core_helper"
 class ReadingsTest < Minitest::Test
   include CoreHelper
 
-  WORDS = ["Net", "net", "3", "30", "on", "at", "server", "10.0.0.4", "to", "gateway", "of", "a", "room", "Net 3", "?", ".5", "fw-1", "1/1", "assumed", "in"].freeze
+  WORDS = [
+    "Net",
+    "net",
+    "3",
+    "30",
+    "on",
+    "at",
+    "server",
+    "10.0.0.4",
+    "to",
+    "gateway",
+    "of",
+    "a",
+    "room",
+    "Net 3",
+    "?",
+    ".5",
+    "fw-1",
+    "1/1",
+    "assumed",
+    "in"
+  ].freeze
   SEEDS = Integer(ENV.fetch("SEEDS", 80))
 
   def words(random) = Array.new(random.rand(1..4)) { WORDS.sample(random:) }.join(" ")
@@ -34,7 +55,18 @@ class ReadingsTest < Minitest::Test
   end
 
   def told(set)
-    set.elements.each.map { |one| [one.kind, one.name, one.facts, one.ends.map { |joined| [joined.role, set.element(joined.target_id).name, set.element(joined.target_id).facts] }] }.sort_by(&:inspect)
+    set
+      .elements
+      .each
+      .map do |one|
+        [
+          one.kind,
+          one.name,
+          one.facts,
+          one.ends.map { |joined| [joined.role, set.element(joined.target_id).name, set.element(joined.target_id).facts] }
+        ]
+      end
+      .sort_by(&:inspect)
   end
 
   def test_hostile_names_come_back

@@ -16,24 +16,41 @@ class ReferencesTest < Minitest::Test
     random = Random.new(seed)
     names = NAMES.sample(4, random:)
     lines = ["project P", "sheet S: entities", *names.map { |name| "entity #{quote(name)}" }]
-    lines += names.map { |name| "#{quote(name)} has #{NAMES.sample(3, random:).map { |one| quote(one) }.join(', ')}" }
-    lines += names.each_cons(2).map { |one, other| "a #{quote(one)} #{%w[runs uses].sample(random:)} many #{quote(other)}; a #{quote(other)} belongs to exactly one #{quote(one)}" }
+    lines += names.map { |name| "#{quote(name)} has #{NAMES.sample(3, random:).map { |one| quote(one) }.join(", ")}" }
+    lines +=
+      names
+        .each_cons(2)
+        .map do |one, other|
+          "a #{quote(one)} #{%w[runs uses].sample(random:)} many #{quote(other)}; a #{quote(other)} belongs to exactly one #{quote(one)}"
+        end
     set = model([*lines, "sheet R: requirements", "requirement R1: must", "requirement R2: may"].join("\n"))
     remark(set, random)
   end
 
   def remark(set, random)
     draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
-    set.of_kind("attribute", "relationship", "entity").each do |element|
-      Change::Set.new(id: element.id, fact: "note", value: "see #{NAMES.sample(random:)}: there").apply(draft) if random.rand(2).zero?
-      Change::Set.new(id: element.id, fact: "assumed", value: true).apply(draft) if random.rand(3).zero?
-      Change::Add.new(kind: "meets", ends: [["thing", element.id], ["requirement", set.of_kind("requirement").sample(random:).id]]).apply(draft) if random.rand(3).zero?
-    end
+    set
+      .of_kind("attribute", "relationship", "entity")
+      .each do |element|
+        Change::Set.new(id: element.id, fact: "note", value: "see #{NAMES.sample(random:)}: there").apply(draft) if random.rand(2).zero?
+        Change::Set.new(id: element.id, fact: "assumed", value: true).apply(draft) if random.rand(3).zero?
+        if random.rand(3).zero?
+          Change::Add.new(
+            kind: "meets",
+            ends: [["thing", element.id], ["requirement", set.of_kind("requirement").sample(random:).id]]
+          ).apply(draft)
+        end
+      end
     set.advance(draft.effect)
   end
 
   # The facts of a model, with notes on parts and relations.
-  def notes(set) = set.elements.each.map { |e| [e.kind, e.name, e["note"], e.assumed, e.targets.map { |id| set.element(id).name || set.element(id).kind }.sort] }.sort_by(&:inspect)
+  def notes(set) =
+    set
+      .elements
+      .each
+      .map { |e| [e.kind, e.name, e["note"], e.assumed, e.targets.map { |id| set.element(id).name || set.element(id).kind }.sort] }
+      .sort_by(&:inspect)
 
   def test_remarks_on_parts_and_relations_are_told_and_read_back
     told = 0
@@ -49,11 +66,20 @@ class ReferencesTest < Minitest::Test
   end
 
   def test_paths_and_stated_relations_are_typed_as_they_come
-    set = model("project P\nsheet S: entities\nentity Crew\nentity Work Order\nCrew has code key, name\n\"Work Order\" has due date\n" \
-                "a Crew runs many Work Order; a Work Order is run by exactly one Crew\nsheet R: requirements\nrequirement R1: must")
-    { "note on Crew.code: x" => "code", "note on Work Order.due date: x" => "due date", "\"Work Order\".due date is assumed" => "due date",
-      "Crew.code meets R1" => "code", "note on Crew runs many Work Order: x" => nil, "a Crew runs many Work Order is assumed" => nil,
-      "note on \"a Crew runs many Work Order; a Work Order is run by exactly one Crew\": x" => nil }.each do |line, name|
+    set =
+      model(
+        "project P\nsheet S: entities\nentity Crew\nentity Work Order\nCrew has code key, name\n\"Work Order\" has due date\n" \
+        "a Crew runs many Work Order; a Work Order is run by exactly one Crew\nsheet R: requirements\nrequirement R1: must"
+      )
+    {
+      "note on Crew.code: x" => "code",
+      "note on Work Order.due date: x" => "due date",
+      "\"Work Order\".due date is assumed" => "due date",
+      "Crew.code meets R1" => "code",
+      "note on Crew runs many Work Order: x" => nil,
+      "a Crew runs many Work Order is assumed" => nil,
+      "note on \"a Crew runs many Work Order; a Work Order is run by exactly one Crew\": x" => nil
+    }.each do |line, name|
       draft = say(set, "S", line)
       altered = draft.elements.differences.map { |_, before, after| before || set.element(after.target("thing")) }
       assert_equal [name || "runs"], altered.map(&:name), line
@@ -69,12 +95,19 @@ class ReferencesTest < Minitest::Test
   end
 
   def test_the_register_speaks_of_parts_by_their_path
-    set = model("project P\nsheet S: entities\nentity Crew\nentity Depot\nCrew has code key\nDepot has code key\nsheet R: requirements\nrequirement R1: must")
+    set =
+      model(
+        "project P\nsheet S: entities\nentity Crew\nentity Depot\nCrew has code key\nDepot has code key\nsheet R: " \
+        "requirements\nrequirement R1: must"
+      )
     sheet = set.sheet_list.last
     column = Register::Column.new(key: "end thing", title: "thing", type: :reference, kinds: Model::Kind::ANYTHING, role: "thing")
     cell = Register::Cell.new(set, sheet, column)
     assert_equal "Depot", set.element(cell.reference("Depot.code").owner_id).name
-    assert_match(/there are 2 called “code”: say “Crew.code” or “Depot.code”/, assert_raises(Model::BadFact) { cell.reference("code") }.message)
+    assert_match(
+      /there are 2 called “code”: say “Crew.code” or “Depot.code”/,
+      assert_raises(Model::BadFact) { cell.reference("code") }.message
+    )
     draft = say(set, "R", "Depot.code meets R1")
     assert_equal "Depot.code", Register::Cell.new(draft, sheet, column).text(draft.of_kind("meets").first)
   end

@@ -30,18 +30,22 @@ class RefusalsTest < Minitest::Test
     nil
   end
 
-  def swapped(word, random) = random.rand(word.length - 1).then { |at| word.dup.tap { |copy| copy[at], copy[at + 1] = copy[at + 1], copy[at] } }
+  def swapped(word, random) =
+    random.rand(word.length - 1).then { |at| word.dup.tap { |copy| copy[at], copy[at + 1] = copy[at + 1], copy[at] } }
 
   def test_a_mistyped_sentence_is_refused_with_its_word_and_a_way_on
     random = Random.new(11)
-    refused = sentences.sample(220, random:).filter_map do |sheet, line|
-      words = line.split
-      at = random.rand(words.length)
-      next unless words[at].match?(/\A[A-Za-z]{4,}\z/)
+    refused =
+      sentences
+        .sample(220, random:)
+        .filter_map do |sheet, line|
+          words = line.split
+          at = random.rand(words.length)
+          next unless words[at].match?(/\A[A-Za-z]{4,}\z/)
 
-      words[at] = swapped(words[at], random)
-      misread(words.join(" "), sheet)&.then { |error| [sheet, words.join(" "), error] }
-    end
+          words[at] = swapped(words[at], random)
+          misread(words.join(" "), sheet)&.then { |error| [sheet, words.join(" "), error] }
+        end
     assert_operator refused.length, :>, 40
     refused.each { |sheet, line, error| assert_helpful(sheet, line, error) }
   end
@@ -78,7 +82,7 @@ class RefusalsTest < Minitest::Test
       told = error.message.scan(/^line (\d+):/).flatten.map(&:to_i)
       wrong = lines.each_index.select { |n| lines[n].start_with?("wombat") }.map { |n| n + 2 }
       assert_equal wrong.first(S::Misread::MOST_LINES), told, count
-      assert_equal count > 50, error.message.include?("and #{English.count(count - 50, 'other line')}"), count
+      assert_equal count > 50, error.message.include?("and #{English.count(count - 50, "other line")}"), count
     end
   end
 
@@ -88,13 +92,19 @@ class RefusalsTest < Minitest::Test
   end
 
   def test_what_comes_next_is_offered_at_every_place_of_a_sentence
-    missed = sentences.each_slice(3).map(&:first).flat_map do |sheet, line|
-      tokens = S::Tokens.of(line)
-      (1...tokens.length).filter_map do |at|
-        here = context(sheet)
-        [line, tokens[at].text] unless offered?(line[0...tokens[at].from], line[tokens[at].from..], here) || own_words?(line, tokens[at])
-      end
-    end
+    missed =
+      sentences
+        .each_slice(3)
+        .map(&:first)
+        .flat_map do |sheet, line|
+          tokens = S::Tokens.of(line)
+          (1...tokens.length).filter_map do |at|
+            here = context(sheet)
+            unless offered?(line[0...tokens[at].from], line[tokens[at].from..], here) || own_words?(line, tokens[at])
+              [line, tokens[at].text]
+            end
+          end
+        end
     assert_empty missed.uniq.first(12)
   end
 
@@ -105,33 +115,42 @@ class RefusalsTest < Minitest::Test
 
   # What only the person knows is offered by nobody: new names, verbs, texts, addresses, marks.
   def own_words?(line, token)
-    token.mark? || token.quoted? || !token.text.match?(/\A[a-z]+\z/) || !S::Grammar.verbs.include?(token.text) || line.match?(/(:|;| has | giving |requirement|says|meaning)/) ||
-      line.match?(/ gives .*\b#{Regexp.escape(token.text)}\b.* to /)
+    token.mark? || token.quoted? || !token.text.match?(/\A[a-z]+\z/) || !S::Grammar.verbs.include?(token.text) ||
+      line.match?(/(:|;| has | giving |requirement|says|meaning)/) || line.match?(/ gives .*\b#{Regexp.escape(token.text)}\b.* to /)
   end
 
   def test_what_is_offered_can_be_typed
     random = Random.new(9)
-    sentences.sample(60, random:).each do |sheet, line|
-      words = line.split
-      head = words.first(random.rand(words.length)).join(" ")
-      head += " " unless head.empty?
-      here = context(sheet)
-      S::Completion.new(head, here).words.map(&:first).sample(5, random:).each do |word|
-        matcher = S::Matcher.new("#{head}#{word}", here)
-        S::Grammar.forms_for(matcher.token(0)&.text).each { |form| matcher.fit(form) }
-        assert matcher.furthest >= matcher.tokens.length - 1 || S::Line.right?("#{head}#{word}", here), "#{head}#{word}"
+    sentences
+      .sample(60, random:)
+      .each do |sheet, line|
+        words = line.split
+        head = words.first(random.rand(words.length)).join(" ")
+        head += " " unless head.empty?
+        here = context(sheet)
+        S::Completion
+          .new(head, here)
+          .words
+          .map(&:first)
+          .sample(5, random:)
+          .each do |word|
+            matcher = S::Matcher.new("#{head}#{word}", here)
+            S::Grammar.forms_for(matcher.token(0)&.text).each { |form| matcher.fit(form) }
+            assert matcher.furthest >= matcher.tokens.length - 1 || S::Line.right?("#{head}#{word}", here), "#{head}#{word}"
+          end
       end
-    end
   end
 
   def test_names_that_are_nearly_known_are_found_and_others_are_not
     random = Random.new(1)
     names = Array.new(400) { |n| "#{%w[pump valve meter tank main].sample(random:)}-#{%w[north south east west].sample(random:)}-#{n}" }
-    names.sample(60, random:).each do |name|
-      wrong = swapped(name, random)
-      near = Model::Names.nearest(wrong, names)
-      assert_operator Model::Names.distance(wrong, near), :<=, Model::Names.distance(wrong, name), wrong
-    end
+    names
+      .sample(60, random:)
+      .each do |name|
+        wrong = swapped(name, random)
+        near = Model::Names.nearest(wrong, names)
+        assert_operator Model::Names.distance(wrong, near), :<=, Model::Names.distance(wrong, name), wrong
+      end
     assert_nil Model::Names.nearest("completely different words", names)
   end
 

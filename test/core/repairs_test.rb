@@ -27,11 +27,24 @@ class RepairsTest < Minitest::Test
   def spoil(draft, random)
     element = draft.elements.each.to_a.sort_by(&:ordinal).sample(random:)
     case random.rand(5)
-    when 0 then draft.apply(Change::Remove.new(id: element.id))
-    when 1 then draft.apply(Change::Set.new(id: element.id, fact: element.facts.keys.sample(random:) || "note", value: nil))
-    when 2 then same_fact(draft, element, random)
-    when 3 then draft.apply(Change::Set.new(id: element.id, fact: "name", value: [element.name.to_s.upcase, "#{element.name}s", "update #{element.name}"].sample(random:)))
-    else element.ends.first&.then { |one| draft.apply(Change::SetEnd.new(id: element.id, role: one.role, facts: one.facts.transform_values { nil })) }
+    when 0
+      draft.apply(Change::Remove.new(id: element.id))
+    when 1
+      draft.apply(Change::Set.new(id: element.id, fact: element.facts.keys.sample(random:) || "note", value: nil))
+    when 2
+      same_fact(draft, element, random)
+    when 3
+      draft.apply(
+        Change::Set.new(
+          id: element.id,
+          fact: "name",
+          value: [element.name.to_s.upcase, "#{element.name}s", "update #{element.name}"].sample(random:)
+        )
+      )
+    else
+      element.ends.first&.then do |one|
+        draft.apply(Change::SetEnd.new(id: element.id, role: one.role, facts: one.facts.transform_values { nil }))
+      end
     end
   end
 
@@ -61,7 +74,10 @@ class RepairsTest < Minitest::Test
     15.times do |seed|
       set = spoiled(seed)
       before = findings(set)
-      before.select(&:repair).group_by(&:id).each_value { |alike| alike.first(2).each { |finding| mended[finding.id] += 1 if mends?(set, before, finding, seed) } }
+      before
+        .select(&:repair)
+        .group_by(&:id)
+        .each_value { |alike| alike.first(2).each { |finding| mended[finding.id] += 1 if mends?(set, before, finding, seed) } }
     end
     assert_operator mended.length, :>=, 8, mended.inspect
   end

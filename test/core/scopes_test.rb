@@ -11,7 +11,10 @@ class ScopesTest < Minitest::Test
   def sample = model(File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__)), tidy: true)
 
   def test_findings_in_step_are_findings_afresh
-    [sample, *Array.new(4) { |seed| model(GeneratedNetwork.new(seed, subnets: 3, things: 8).text, tidy: true) }].each_with_index do |set, seed|
+    [
+      sample,
+      *Array.new(4) { |seed| model(GeneratedNetwork.new(seed, subnets: 3, things: 8).text, tidy: true) }
+    ].each_with_index do |set, seed|
       random = Random.new(ENV.fetch("SEED", seed).to_i)
       known = Checks::Runner.new(set).by_check
       ACTS.times do |step|
@@ -26,11 +29,18 @@ class ScopesTest < Minitest::Test
 
   def assert_same_findings(expected, found, message) = expected.each { |id, list| assert_equal list, found[id], "#{id}: #{message}" }
 
-  def told(by_check) = by_check.to_h { |check, found| [check.id, found.list.map { |one| [one.subjects, one.message, one.severity, one.repair.nil?] }.sort_by(&:inspect)] }
+  def told(by_check) =
+    by_check.to_h do |check, found|
+      [check.id, found.list.map { |one| [one.subjects, one.message, one.severity, one.repair.nil?] }.sort_by(&:inspect)]
+    end
 
   def placed_kinds(set, effect)
     draft = Change::Draft.new(set).take(effect.deltas)
-    placed = effect.on(:placements).select { |delta| delta.before.nil? || delta.after.nil? }.filter_map { |delta| draft.element((delta.after || delta.before).element_id)&.kind }
+    placed =
+      effect
+        .on(:placements)
+        .select { |delta| delta.before.nil? || delta.after.nil? }
+        .filter_map { |delta| draft.element((delta.after || delta.before).element_id)&.kind }
     placed | (effect.on(:sheets).any? ? ["sheet"] : [])
   end
 
@@ -48,7 +58,11 @@ class ScopesTest < Minitest::Test
 
   def rename(set, random)
     named = any(set, random, &:name)
-    Change::Set.new(id: named.id, fact: "name", value: [any(set, random) { |one| one.name && one.kind == named.kind }.name, "things", "code 2"].sample(random:))
+    Change::Set.new(
+      id: named.id,
+      fact: "name",
+      value: [any(set, random) { |one| one.name && one.kind == named.kind }.name, "things", "code 2"].sample(random:)
+    )
   end
 
   def alter(set, random)
@@ -61,14 +75,22 @@ class ScopesTest < Minitest::Test
   def rejoin(set, random)
     line = any(set, random, &:relation?)
     joined = line.ends.sample(random:)
-    Change::Rejoin.new(id: line.id, role: joined.role, target_id: any(set, random) { |other| other.kind == set.element(joined.target_id).kind }.id)
+    Change::Rejoin.new(
+      id: line.id,
+      role: joined.role,
+      target_id: any(set, random) { |other| other.kind == set.element(joined.target_id).kind }.id
+    )
   end
 
   def copy(set, random)
     pattern = any(set, random) { |one| one.relation? || one.owner_id }
-    Change::Add.new(kind: pattern.kind, name: pattern.name && "#{pattern.name} 2", owner_id: pattern.owner_id, facts: pattern.facts, ends: pattern.ends.map { |one|
-      [one.role, one.target_id, one.facts]
-    })
+    Change::Add.new(
+      kind: pattern.kind,
+      name: pattern.name && "#{pattern.name} 2",
+      owner_id: pattern.owner_id,
+      facts: pattern.facts,
+      ends: pattern.ends.map { |one| [one.role, one.target_id, one.facts] }
+    )
   end
 
   def take_off(set, random)
@@ -78,6 +100,10 @@ class ScopesTest < Minitest::Test
 
   def contain(set, random)
     inner = any(set, random) { |one| one.description.containers.any? }
-    Change::Set.new(id: inner.id, fact: "container", value: any(set, random) { |other| inner.description.containers.include?(other.kind) }.id)
+    Change::Set.new(
+      id: inner.id,
+      fact: "container",
+      value: any(set, random) { |other| inner.description.containers.include?(other.kind) }.id
+    )
   end
 end

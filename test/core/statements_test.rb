@@ -6,10 +6,57 @@ require_relative "../support/core_helper"
 class StatementsTest < Minitest::Test
   include CoreHelper
 
-  HOSTILE = ["on", "to", "is", "a to b", "x on y", "plant, north", "say: yes", "(old)", 'the "big" one', "#1", "router", "access point",
-             "server tickets", "10.20.4.0/24", ".20", "at", "gateway", "in", "in Plant", "internet", "twice", "копия", "東京 局", "ναός", "e\u0301te",
-             "<script>alert(1)</script>", "a & b", "'", "remove", "rename a to b", "project", "sheet", "note on", "take a off", ("many words " * 4) + "end",
-             "a b c d e f g h i j k l m n", "42U", "circuit", "label", "of", "is assumed", "is assumed by all", "C:\\temp", "😀", "12", 'half " quote', "planned", "?", "vlan 7"].map(&:strip).freeze
+  HOSTILE = [
+    "on",
+    "to",
+    "is",
+    "a to b",
+    "x on y",
+    "plant, north",
+    "say: yes",
+    "(old)",
+    'the "big" one',
+    "#1",
+    "router",
+    "access point",
+    "server tickets",
+    "10.20.4.0/24",
+    ".20",
+    "at",
+    "gateway",
+    "in",
+    "in Plant",
+    "internet",
+    "twice",
+    "копия",
+    "東京 局",
+    "ναός",
+    "e\u0301te",
+    "<script>alert(1)</script>",
+    "a & b",
+    "'",
+    "remove",
+    "rename a to b",
+    "project",
+    "sheet",
+    "note on",
+    "take a off",
+    ("many words " * 4) + "end",
+    "a b c d e f g h i j k l m n",
+    "42U",
+    "circuit",
+    "label",
+    "of",
+    "is assumed",
+    "is assumed by all",
+    "C:\\temp",
+    "😀",
+    "12",
+    'half " quote',
+    "planned",
+    "?",
+    "vlan 7"
+  ].map(&:strip).freeze
 
   def q(name) = Basalt::Statements::Quoting.quote(name)
 
@@ -23,7 +70,7 @@ class StatementsTest < Minitest::Test
       room #{q("r #{name}")} in #{q("b #{name}")}
       rack #{q("k #{name}")} in #{q("r #{name}")}, 42U
       provider Owner
-      symbol #{q(name)}, image pic-1, stands for #{q('access point')}
+      symbol #{q(name)}, image pic-1, stands for #{q("access point")}
       symbol #{q("y #{name}")}, image pic-2
       sheet #{q("s #{name}")}: logical network, number X-1, status #{q(name[0, 60])}
       internet
@@ -31,7 +78,7 @@ class StatementsTest < Minitest::Test
       router #{q("r1 #{name}")} in #{q("r #{name}")}, owned by provider #{q(name)}
       switch #{q(name)}, planned
       firewall #{q(other)}
-      subnet #{q(name)} 10.1.0.0/16, vlan 7, space #{q('lab')}
+      subnet #{q(name)} 10.1.0.0/16, vlan 7, space #{q("lab")}
       subnet #{q("part #{name}")} 10.1.4.0/24, part of #{q(name)}, space lab, isolated
       subnet Six fd00:4::/64, planned
       switch #{q(name)} on #{q("part #{name}")} at .20, gateway
@@ -39,7 +86,7 @@ class StatementsTest < Minitest::Test
       switch #{q(name)} on Six, interface eth2
       firewall #{q(other)} on subnet #{q(name)} at .4.9
       gateway shared by firewall #{q(other)}, #{q("r1 #{name}")} on Six at ::1
-      switch #{q(name)} #{q('1/1')} to #{q("r1 #{name}")} #{q(name.split.first)}, copper 1G
+      switch #{q(name)} #{q("1/1")} to #{q("r1 #{name}")} #{q(name.split.first)}, copper 1G
       switch #{q(name)} to firewall #{q(other)}, three times
       #{q("r1 #{name}")} to internet, circuit 200M, label #{q(name)}
       firewall #{q(other)} to #{q("r1 #{name}")}, radio, planned
@@ -103,23 +150,44 @@ class StatementsTest < Minitest::Test
   end
 
   def test_short_addresses_are_completed_from_the_prefix
-    { ["10.20.4.0/24", ".20"] => "10.20.4.20", ["10.20.0.0/16", ".4.20"] => "10.20.4.20", ["10.20.4.0/23", ".5.20"] => "10.20.5.20",
-      ["10.0.0.0/8", ".1.2.3"] => "10.1.2.3", ["10.20.4.0/25", ".20"] => "10.20.4.20", ["fd00:4::/64", "::20"] => "fd00:4::20",
-      ["10.20.4.0/24", "10.9.9.9"] => "10.9.9.9", ["10.20.4.4/30", ".5"] => "10.20.4.5" }.each do |(prefix, short), whole|
+    {
+      %w[10.20.4.0/24 .20] => "10.20.4.20",
+      %w[10.20.0.0/16 .4.20] => "10.20.4.20",
+      %w[10.20.4.0/23 .5.20] => "10.20.5.20",
+      %w[10.0.0.0/8 .1.2.3] => "10.1.2.3",
+      %w[10.20.4.0/25 .20] => "10.20.4.20",
+      %w[fd00:4::/64 ::20] => "fd00:4::20",
+      %w[10.20.4.0/24 10.9.9.9] => "10.9.9.9",
+      %w[10.20.4.4/30 .5] => "10.20.4.5"
+    }.each do |(prefix, short), whole|
       set = model("sheet S: logical network\nsubnet N #{prefix}\nserver a\na on N at #{short}")
       assert_equal whole, set.of_kind("attachment").first["address"]
     end
   end
 
   REFUSED = {
-    "server a\nb on N" => [4, /“b” is not understood here.*could stand/], "server a\na on M" => [4, /“M” is not understood.*did you mean “N”/],
-    "server a\na on" => [4, /stops too early.*known subnet/], "wombat a" => [3, /“wombat”/], "server" => [3, /stops too early.*a name/],
-    "server a\na on N at .4.20" => [4, /leaves 1 octet open/], "server a\na on N at 300.1.1.1" => [4, /not an address/], "server \"a" => [3, /quote is not closed/],
-    "subnet P 10.0.0.1/24" => [3, /bits set behind the prefix; the subnet is 10.0.0.0\/24/], "subnet P 10.0.0.0/33" => [3, /longer than 32 bits/],
-    "server a:b" => [3, /colon: put the name in double quotes/], "server #{'x' * 300}" => [3, /300 characters; at most 200/], "x" * 10_000 => [3, /10000 characters; at most 4000/],
-    "server a\na to nowhere" => [4, /“nowhere”/], "subnet Q 10.0.0.0/24, vlan 5000" => [3, /from 1 to 4094/], "server a\nserver b\na to b, 900 times" => [5, /from 1 to 100 times/],
-    "sheet S: wombat" => [3, /“wombat”.*could stand/], "sheet S: entities" => [3, /logical network sheet already/], "server a\x07b" => [3, /cannot be printed/],
-    "note on nobody: x" => [3, /“nobody”/], "server a\nrename a to" => [4, /stops too early/], "site A in B\nsite B in A" => [3, /“B” is not understood/]
+    "server a\nb on N" => [4, /“b” is not understood here.*could stand/],
+    "server a\na on M" => [4, /“M” is not understood.*did you mean “N”/],
+    "server a\na on" => [4, /stops too early.*known subnet/],
+    "wombat a" => [3, /“wombat”/],
+    "server" => [3, /stops too early.*a name/],
+    "server a\na on N at .4.20" => [4, /leaves 1 octet open/],
+    "server a\na on N at 300.1.1.1" => [4, /not an address/],
+    "server \"a" => [3, /quote is not closed/],
+    "subnet P 10.0.0.1/24" => [3, %r{bits set behind the prefix; the subnet is 10.0.0.0/24}],
+    "subnet P 10.0.0.0/33" => [3, /longer than 32 bits/],
+    "server a:b" => [3, /colon: put the name in double quotes/],
+    "server #{"x" * 300}" => [3, /300 characters; at most 200/],
+    "x" * 10_000 => [3, /10000 characters; at most 4000/],
+    "server a\na to nowhere" => [4, /“nowhere”/],
+    "subnet Q 10.0.0.0/24, vlan 5000" => [3, /from 1 to 4094/],
+    "server a\nserver b\na to b, 900 times" => [5, /from 1 to 100 times/],
+    "sheet S: wombat" => [3, /“wombat”.*could stand/],
+    "sheet S: entities" => [3, /logical network sheet already/],
+    "server a\x07b" => [3, /cannot be printed/],
+    "note on nobody: x" => [3, /“nobody”/],
+    "server a\nrename a to" => [4, /stops too early/],
+    "site A in B\nsite B in A" => [3, /“B” is not understood/]
   }.freeze
 
   REFUSED.each_with_index do |(text, (line, message)), index|
@@ -140,12 +208,16 @@ class StatementsTest < Minitest::Test
   def test_nothing_of_a_refused_text_is_taken
     set = model("sheet S: logical network\nserver a")
     draft = Basalt::Change::Draft.new(set)
-    assert_raises(Basalt::Statements::Misread) { Basalt::Statements::Document.new("server b\nserver c on").into(draft, sheet_id: set.sheet_list.first.id) }
+    assert_raises(Basalt::Statements::Misread) do
+      Basalt::Statements::Document.new("server b\nserver c on").into(draft, sheet_id: set.sheet_list.first.id)
+    end
     assert_equal ["a"], set.of_kind("device").map(&:name)
   end
 
   def test_random_lines_are_read_or_refused_and_nothing_else
-    words = %w[server router on to at is subnet Plant a b .20 10.0.0.0/24 gateway , : " ( ) in of note rename remove internet ? ; twice] + [" ", "\t", "é"]
+    words =
+      %w[server router on to at is subnet Plant a b .20 10.0.0.0/24 gateway , : " ( ) in of note rename remove internet ? ; twice] +
+      [" ", "\t", "é"]
     set = model("sheet S: logical network\nserver a\nserver b\nsubnet Plant 10.0.0.0/24")
     random = Random.new(3)
     600.times do

@@ -36,13 +36,22 @@ class TidyTest < Minitest::Test
     set = model(GeneratedNetwork.new(3).text, tidy: true)
     sheet_id = set.sheet_list.first.id
     things = set.things_on(sheet_id).select { |thing| thing.kind == "device" }
-    things.first(4).each_with_index do |thing, n|
-      draft = Basalt::Change::Draft.new(set)
-      goal = set.placement(sheet_id, things[-1 - n].id)
-      Basalt::Change::Arrange.new(placement_id: set.placement(sheet_id, thing.id).id, to: { x: goal.x + 9, y: goal.y + 5, pinned: true }).apply(draft)
-      Basalt::Drawing::Arranger.new(draft, sheet_id).tidy
-      assert_equal [goal.x + 9, goal.y + 5], [draft.placement(sheet_id, thing.id).x, draft.placement(sheet_id, thing.id).y]
-      assert_clear(draft, "pinned #{thing.name}")
-    end
+    things
+      .first(4)
+      .each_with_index do |thing, n|
+        draft = Basalt::Change::Draft.new(set)
+        goal = set.placement(sheet_id, things[-1 - n].id)
+        Basalt::Change::Arrange.new(
+          placement_id: set.placement(sheet_id, thing.id).id,
+          to: {
+            x: goal.x + 9,
+            y: goal.y + 5,
+            pinned: true
+          }
+        ).apply(draft)
+        Basalt::Drawing::Arranger.new(draft, sheet_id).tidy
+        assert_equal [goal.x + 9, goal.y + 5], [draft.placement(sheet_id, thing.id).x, draft.placement(sheet_id, thing.id).y]
+        assert_clear(draft, "pinned #{thing.name}")
+      end
   end
 end

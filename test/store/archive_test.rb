@@ -14,13 +14,27 @@ class ArchiveTest < Minitest::Test
     desk = Store::ProjectSession.for(project.id)
     desk.open do |open|
       sheet = open.set.sheets[sheet_of(project, "Greyholm plant network").id]
-      open.act(said: "said: server x", by: "a", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new("server x").into(draft, sheet_id: sheet.id) }
+      open.act(said: "said: server x", by: "a", sheet_id: sheet.id) do |draft|
+        Basalt::Statements::Document.new("server x").into(draft, sheet_id: sheet.id)
+      end
       open.act(said: "tidied", by: "a", sheet_id: sheet.id, tidy: true) { nil }
       open.undo(by: "a", sheet_id: sheet.id)
       finding = open.findings.first
-      open.act(said: "waived", by: "a", sheet_id: sheet.id) { |draft| draft.apply(Basalt::Change::Waive.new(finding: finding.key, state: finding.state(open.set), reason: "known", said_by: "a", at: "2026-01-01")) }
+      open.act(said: "waived", by: "a", sheet_id: sheet.id) do |draft|
+        draft.apply(
+          Basalt::Change::Waive.new(finding: finding.key, state: finding.state(open.set), reason: "known", said_by: "a", at: "2026-01-01")
+        )
+      end
     end
-    Store::Image.create!(id: SecureRandom.uuid, project_id: project.id, name: "mark", type: "image/png", width: 2, height: 2, content: "\x89PNG\x00".b)
+    Store::Image.create!(
+      id: SecureRandom.uuid,
+      project_id: project.id,
+      name: "mark",
+      type: "image/png",
+      width: 2,
+      height: 2,
+      content: "\x89PNG\x00".b
+    )
     source = model_of(project).named("Supply map brief").find { |one| one.kind == "source" }
     Store::SourceText.keep(project.id, source.id, 1, "What is asked for.", "a")
     project
@@ -28,13 +42,23 @@ class ArchiveTest < Minitest::Test
 
   def shape(project_id)
     set = model_of(project_id.is_a?(String) ? Store::Project.find(project_id) : project_id)
-    [Basalt::Statements::Unparser.new(set).project, set.placements.each.sort_by(&:ordinal).map { |p| p.to_h.except(:id, :sheet_id, :element_id) }, set.waivers.each.map(&:reason)]
+    [
+      Basalt::Statements::Unparser.new(set).project,
+      set.placements.each.sort_by(&:ordinal).map { |p| p.to_h.except(:id, :sheet_id, :element_id) },
+      set.waivers.each.map(&:reason)
+    ]
   end
 
   # The entries of the journal are made to be what the first version kept.
   def grow_old(project)
     old = Store::JournalEntry.where(project_id: project.id).order(:number).last
-    old.update_columns(row_version: 1, deltas: JSON.parse(old.deltas.to_json.gsub('"layout_style"', '"manner"').gsub('"labels_hidden"', '"quiet"').gsub('"notation_name"', '"notation"')))
+    old.update_columns(
+      row_version: 1,
+      deltas:
+        JSON.parse(
+          old.deltas.to_json.gsub('"layout_style"', '"manner"').gsub('"labels_hidden"', '"quiet"').gsub('"notation_name"', '"notation"')
+        )
+    )
   end
 
   def test_an_act_that_was_kept_in_an_earlier_shape_is_undone
@@ -44,7 +68,10 @@ class ArchiveTest < Minitest::Test
     sheet, line = model_of(project).then { |set| [set.sheet_list.first.id, set.of_kind("link").first.id] }
     desk.open do |open|
       open.act(said: "hid", by: "a", sheet_id: sheet) do |draft|
-        draft.apply(Basalt::Change::HideLabel.new(sheet_id: sheet, element_id: line, on: true), Basalt::Change::SetLayoutStyle.new(sheet_id: sheet, style: "rows"))
+        draft.apply(
+          Basalt::Change::HideLabel.new(sheet_id: sheet, element_id: line, on: true),
+          Basalt::Change::SetLayoutStyle.new(sheet_id: sheet, style: "rows")
+        )
       end
     end
     grow_old(project)
@@ -61,14 +88,21 @@ class ArchiveTest < Minitest::Test
     copy = Store::Archive.read(text, &SAFE)
     assert_equal shape(project), shape(copy)
     refute_equal model_of(project).sheet_list.map(&:id), model_of(copy).sheet_list.map(&:id)
-    assert_equal(Store::JournalEntry.where(project_id: project.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] },
-                 Store::JournalEntry.where(project_id: copy.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] })
+    assert_equal(
+      Store::JournalEntry.where(project_id: project.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] },
+      Store::JournalEntry.where(project_id: copy.id).order(:number).map { |e| [e.number, e.act, e.state, e.said, e.at.to_i] }
+    )
     assert_equal ["\x89PNG\x00".b], Store::Image.where(project_id: copy.id).map(&:content)
-    assert_equal "What is asked for.", Store::SourceText.of(copy.id, model_of(copy).named("Supply map brief").find { |one| one.kind == "source" })
-    assert_equal(model_of(project).sheet_list.map { |sheet| model_of(project).element(sheet.subject_id.to_s)&.name }, model_of(copy).sheet_list.map { |sheet|
-      model_of(copy).element(sheet.subject_id.to_s)&.name
-    })
-    assert_equal(Store::ProjectSession.for(project.id).open { |desk| desk.findings.length }, Store::ProjectSession.for(copy.id).open { |desk| desk.findings.length })
+    assert_equal "What is asked for.",
+                 Store::SourceText.of(copy.id, model_of(copy).named("Supply map brief").find { |one| one.kind == "source" })
+    assert_equal(
+      model_of(project).sheet_list.map { |sheet| model_of(project).element(sheet.subject_id.to_s)&.name },
+      model_of(copy).sheet_list.map { |sheet| model_of(copy).element(sheet.subject_id.to_s)&.name }
+    )
+    assert_equal(
+      Store::ProjectSession.for(project.id).open { |desk| desk.findings.length },
+      Store::ProjectSession.for(copy.id).open { |desk| desk.findings.length }
+    )
   end
 
   def test_what_was_done_before_can_still_be_undone
@@ -82,7 +116,9 @@ class ArchiveTest < Minitest::Test
   def test_a_damaged_document_takes_nothing
     text = Store::Archive.write(worked_on.id)
     before = Store::Project.count
-    assert_raises(Basalt::Formats::ProjectDocument::Damaged) { Store::Archive.read(text.sub('"kind": "device"', '"kind": "wombat"'), &SAFE) }
+    assert_raises(Basalt::Formats::ProjectDocument::Damaged) do
+      Store::Archive.read(text.sub('"kind": "device"', '"kind": "wombat"'), &SAFE)
+    end
     assert_raises(Basalt::Formats::ProjectDocument::Damaged) { Store::Archive.read(text[0, text.length / 2], &SAFE) }
     assert_equal before, Store::Project.count
   end

@@ -18,10 +18,12 @@ class DerivedTablesTest < Minitest::Test
   def proved(draft) = Store::Proof.of(D::Physical::Script.new(draft).statements)
 
   def tables(draft)
-    draft.of_kind("table").to_h do |table|
-      columns = D::Tabling.columns(draft, table.id)
-      [table.name, columns.map { |column| "#{'#' if column['key']}#{column.name}#{'!' if column['required'] && !column['key']}" }.sort]
-    end
+    draft
+      .of_kind("table")
+      .to_h do |table|
+        columns = D::Tabling.columns(draft, table.id)
+        [table.name, columns.map { |column| "#{"#" if column["key"]}#{column.name}#{"!" if column["required"] && !column["key"]}" }.sort]
+      end
   end
 
   def assert_tables(wanted, text)
@@ -36,66 +38,118 @@ class DerivedTablesTest < Minitest::Test
   CREW = "entity Crew\nCrew has code key, name required\n"
 
   def test_an_entity_with_composite_many_valued_and_derived_attributes
-    assert_tables({ "crews" => ["#crew_id", "code!", "name!", "address_street", "address_town!"], "crew_phones" => ["#crew_id", "#phone"] },
-                  "#{CREW}Crew has phones many, address (street, town required), headcount derived from phones")
+    assert_tables(
+      { "crews" => %w[#crew_id code! name! address_street address_town!], "crew_phones" => %w[#crew_id #phone] },
+      "#{CREW}Crew has phones many, address (street, town required), headcount derived from phones"
+    )
   end
 
   def test_a_weak_entity_is_keyed_by_its_owner
-    assert_tables({ "crews" => ["#crew_id", "code!", "name!"], "shifts" => ["#crew_id", "#starts_at", "ends_at"] },
-                  "#{CREW}weak entity Shift of Crew\nShift has starts at partial key, ends at\na Crew works zero or more Shift; a Shift is worked by exactly one Crew")
+    assert_tables(
+      { "crews" => %w[#crew_id code! name!], "shifts" => %w[#crew_id #starts_at ends_at] },
+      "#{CREW}weak entity Shift of Crew\nShift has starts at partial key, ends at\na Crew works zero or more Shift; a Shift is worked by " \
+      "exactly one Crew"
+    )
   end
 
   def test_one_to_many_is_a_foreign_key_on_the_many_side_with_the_relationships_attributes
-    draft = assert_tables({ "crews" => ["#crew_id", "code!", "name!"], "jobs" => ["#job_id", "number!", "crew_id!", "started_on!"] },
-                          "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew\ndoes has started on required")
+    draft =
+      assert_tables(
+        { "crews" => %w[#crew_id code! name!], "jobs" => %w[#job_id number! crew_id! started_on!] },
+        "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew\ndoes has started on " \
+        "required"
+      )
     assert_match(/Which Crew a Job is done by stands in crew_id/, draft.named("jobs").first["why"])
-    assert_tables({ "crews" => ["#crew_id", "code!", "name!"], "jobs" => ["#job_id", "number!", "crew_id", "started_on"] },
-                  "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by zero or one Crew\ndoes has started on required")
+    assert_tables(
+      { "crews" => %w[#crew_id code! name!], "jobs" => %w[#job_id number! crew_id started_on] },
+      "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by zero or one Crew\ndoes has started on required"
+    )
   end
 
   def test_one_to_one_is_on_the_side_that_must_have_the_other_and_unique
-    draft = assert_tables({ "crews" => ["#crew_id", "code!", "name!"], "vans" => ["#van_id", "plate!", "crew_id!"] },
-                          "#{CREW}entity Van\nVan has plate key\na Crew drives zero or one Van; a Van is driven by exactly one Crew")
-    assert_equal([["crew_id"], ["plate"]], draft.of_kind("constraint").select { |one| one.target("table") == draft.named("vans").first.id }.map { |one|
-      one.targets("column").map { |id|
-        draft.element(id).name
-      }
-    }.sort)
+    draft =
+      assert_tables(
+        { "crews" => %w[#crew_id code! name!], "vans" => %w[#van_id plate! crew_id!] },
+        "#{CREW}entity Van\nVan has plate key\na Crew drives zero or one Van; a Van is driven by exactly one Crew"
+      )
+    assert_equal(
+      [["crew_id"], ["plate"]],
+      draft
+        .of_kind("constraint")
+        .select { |one| one.target("table") == draft.named("vans").first.id }
+        .map { |one| one.targets("column").map { |id| draft.element(id).name } }
+        .sort
+    )
     assert_match(/every Van has a Crew/, draft.named("vans").first["why"])
   end
 
   def test_many_to_many_is_a_joining_table_and_three_leave_out_whom_the_others_determine
-    assert_tables({ "crews" => ["#crew_id", "code!", "name!"], "skills" => ["#skill_id", "code!"], "crew_skills" => ["#crew_id", "#skill_id", "certified_on!"] },
-                  "#{CREW}entity Skill\nSkill has code key\na Crew holds zero or more Skill; a Skill is held by zero or more Crew\nholds has certified on required")
-    assert_tables({ "crews" => ["#crew_id", "code!", "name!"], "parts" => ["#part_id"], "sites" => ["#site_id"], "issues" => ["crew_id!", "#part_id", "#site_id", "quantity"] },
-                  "#{CREW}entity Part\nentity Site\na Crew, a Part and a Site meet in Issue\nin Issue the others meet exactly one Crew\nIssue has quantity")
+    assert_tables(
+      { "crews" => %w[#crew_id code! name!], "skills" => %w[#skill_id code!], "crew_skills" => %w[#crew_id #skill_id certified_on!] },
+      "#{CREW}entity Skill\nSkill has code key\na Crew holds zero or more Skill; a Skill is held by zero or more Crew\nholds has " \
+      "certified on required"
+    )
+    assert_tables(
+      {
+        "crews" => %w[#crew_id code! name!],
+        "parts" => ["#part_id"],
+        "sites" => ["#site_id"],
+        "issues" => %w[crew_id! #part_id #site_id quantity]
+      },
+      "#{CREW}entity Part\nentity Site\na Crew, a Part and a Site meet in Issue\nin Issue the others meet exactly one Crew\nIssue has " \
+      "quantity"
+    )
   end
 
   def test_an_entity_related_to_itself_and_what_is_kept_over_time
-    assert_tables({ "crews" => ["#crew_id", "code!", "name!", "leads_crew_id"] }, "#{CREW}a Crew leads zero or more Crew; a Crew \"is led by\" zero or one Crew")
-    assert_tables({ "crews" => ["#crew_id", "code!", "name!"], "sites" => ["#site_id"], "crew_sites" => ["#crew_id", "site_id!", "#valid_from", "valid_until"] },
-                  "#{CREW}entity Site\na Crew \"is based at\" exactly one Site; a Site houses zero or more Crew, kept over time")
+    assert_tables(
+      { "crews" => %w[#crew_id code! name! leads_crew_id] },
+      "#{CREW}a Crew leads zero or more Crew; a Crew \"is led by\" zero or one Crew"
+    )
+    assert_tables(
+      { "crews" => %w[#crew_id code! name!], "sites" => ["#site_id"], "crew_sites" => %w[#crew_id site_id! #valid_from valid_until] },
+      "#{CREW}entity Site\na Crew \"is based at\" exactly one Site; a Site houses zero or more Crew, kept over time"
+    )
   end
 
   def test_kinds_in_tables_of_their_own_or_together_with_one_column_or_with_flags
-    assert_tables({ "assets" => ["#asset_id", "tag!"], "pumps" => ["#pump_id", "power!"], "valves" => ["#valve_id"] },
-                  "entity Asset\nAsset has tag key\nAsset is either Pump or Valve, complete\nPump has power required")
-    assert_tables({ "assets" => ["#asset_id", "tag!", "asset_kind!", "power"] },
-                  "entity Asset, kinds kept together\nAsset has tag key\nAsset is either Pump or Valve, complete\nPump has power required")
-    assert_tables({ "assets" => ["#asset_id", "tag!", "is_pump!", "is_valve!", "power"] },
-                  "entity Asset, kinds kept together\nAsset has tag key\nAsset is any of Pump or Valve\nPump has power required")
+    assert_tables(
+      { "assets" => %w[#asset_id tag!], "pumps" => %w[#pump_id power!], "valves" => ["#valve_id"] },
+      "entity Asset\nAsset has tag key\nAsset is either Pump or Valve, complete\nPump has power required"
+    )
+    assert_tables(
+      { "assets" => %w[#asset_id tag! asset_kind! power] },
+      "entity Asset, kinds kept together\nAsset has tag key\nAsset is either Pump or Valve, complete\nPump has power required"
+    )
+    assert_tables(
+      { "assets" => %w[#asset_id tag! is_pump! is_valve! power] },
+      "entity Asset, kinds kept together\nAsset has tag key\nAsset is any of Pump or Valve\nPump has power required"
+    )
   end
 
-  ASSETS = "entity Site\nSite has code key\nentity Crew\nCrew has code key\nentity Asset, kinds kept apart\nAsset has tag key, colours many\n" \
-           "Asset is either Pump or Valve, complete\nPump has power required\n" \
-           "an Asset \"stands at\" exactly one Site; a Site holds zero or more Asset\na Crew maintains zero or more Asset; an Asset \"is maintained by\" zero or more Crew\n" \
-           "entity Job\nJob has number key\na Job concerns exactly one Asset; an Asset \"is subject of\" zero or more Job\n".freeze
+  ASSETS =
+    "entity Site\nSite has code key\nentity Crew\nCrew has code key\nentity Asset, kinds kept apart\nAsset has tag key, colours many\n" \
+    "Asset is either Pump or Valve, complete\nPump has power required\n" \
+    "an Asset \"stands at\" exactly one Site; a Site holds zero or more Asset\na Crew maintains zero or more Asset; an Asset \"is " \
+    "maintained by\" zero or more Crew\n" \
+    "entity Job\nJob has number key\na Job concerns exactly one Asset; an Asset \"is subject of\" zero or more Job\n".freeze
 
   def test_kinds_whose_tables_hold_all_of_it_leave_the_general_one_without_a_table
-    draft = assert_tables({ "sites" => ["#site_id", "code!"], "crews" => ["#crew_id", "code!"], "pumps" => ["#pump_id", "tag!", "power!", "site_id!"], "valves" => ["#valve_id", "tag!", "site_id!"],
-                            "pump_colours" => ["#pump_id", "#colour"], "valve_colours" => ["#valve_id", "#colour"],
-                            "crew_pumps" => ["#crew_id", "#pump_id"], "crew_valves" => ["#crew_id", "#valve_id"],
-                            "jobs" => ["#job_id", "number!", "pump_id", "valve_id"] }, ASSETS)
+    draft =
+      assert_tables(
+        {
+          "sites" => %w[#site_id code!],
+          "crews" => %w[#crew_id code!],
+          "pumps" => %w[#pump_id tag! power! site_id!],
+          "valves" => %w[#valve_id tag! site_id!],
+          "pump_colours" => %w[#pump_id #colour],
+          "valve_colours" => %w[#valve_id #colour],
+          "crew_pumps" => %w[#crew_id #pump_id],
+          "crew_valves" => %w[#crew_id #valve_id],
+          "jobs" => %w[#job_id number! pump_id valve_id]
+        },
+        ASSETS
+      )
     assert_equal(["num_nonnulls(pump_id, valve_id) = 1"], draft.of_kind("check").map { |one| one["expression"] })
     assert_match(/It holds all of an Asset too/, draft.named("pumps").first["why"])
     assert_empty Basalt::Checks::Runner.new(draft).findings.map(&:rule) & %w[entity-in-no-table nullable-disagrees]
@@ -111,18 +165,32 @@ class DerivedTablesTest < Minitest::Test
   end
 
   def test_a_minimum_is_held_by_triggers_where_the_house_says_so
-    text = "convention House, minimums \"by trigger\"\n#{CREW}entity Job\nJob has number key\na Crew does one or more Job; a Job is done by exactly one Crew\n" \
-           "entity Skill\nSkill has code key\na Crew holds 2 to 7 Skill; a Skill is held by zero or more Crew"
+    text =
+      "convention House, minimums \"by trigger\"\n#{CREW}entity Job\nJob has number key\na Crew does one or more Job; a Job is done by " \
+      "exactly one Crew\n" \
+      "entity Skill\nSkill has code key\na Crew holds 2 to 7 Skill; a Skill is held by zero or more Crew"
     draft = derive(model(text))
     assert_empty D::Logical::Derivation.new(draft).steps
-    assert_equal([["crews", 1, "jobs"], ["crews", 2, "crew_skills"]], draft.of_kind("minimum").map { |one|
-      [draft.element(one.target("table")).name, one["least"], draft.element(one.target("of")).name]
-    }.sort_by(&:last).reverse)
+    assert_equal(
+      [["crews", 1, "jobs"], ["crews", 2, "crew_skills"]],
+      draft
+        .of_kind("minimum")
+        .map { |one| [draft.element(one.target("table")).name, one["least"], draft.element(one.target("of")).name] }
+        .sort_by(&:last)
+        .reverse
+    )
     statements = D::Physical::Script.new(draft).statements
-    assert_equal statements.map(&:text), D::Physical::Script.new(model(Basalt::Statements::Unparser.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))).statements.map(&:text)
-    rows = lambda do |*inserts|
-      Store::Proof.of(statements + ["BEGIN", *inserts, "COMMIT"].map { |text_of| D::Physical::Script::Statement.new(text: text_of, element_id: nil) }).message
-    end
+    assert_equal statements.map(&:text),
+                 D::Physical::Script
+                   .new(model(Basalt::Statements::Unparser.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, "")))
+                   .statements
+                   .map(&:text)
+    rows =
+      lambda do |*inserts|
+        Store::Proof.of(
+          statements + ["BEGIN", *inserts, "COMMIT"].map { |text_of| D::Physical::Script::Statement.new(text: text_of, element_id: nil) }
+        ).message
+      end
     crew = "INSERT INTO crews (code, name) VALUES ('a', 'A')"
     job = "INSERT INTO jobs (number, crew_id) VALUES ('1', 1)"
     skills = ["INSERT INTO skills (code) VALUES ('x'), ('y')", "INSERT INTO crew_skills VALUES (1, 1), (1, 2)"]
@@ -136,50 +204,80 @@ class DerivedTablesTest < Minitest::Test
   def test_a_fact_computed_across_entities_becomes_a_view_a_column_or_a_stored_value_with_the_reason
     count = "(SELECT count(*) FROM jobs WHERE jobs.crew_id = crews.crew_id)"
     jobs = "entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew\n"
-    draft = derive(model("#{CREW}#{jobs}Crew has load derived from Job by \"#{count}\", " \
-                         "label derived by \"upper(code)\" becoming \"generated column\", " \
-                         "\"peak load\" derived from Job by \"the most there were\" becoming \"stored value\", mood derived from Job by \"in words only\""))
-    assert_equal(["crew_id", "code", "name", "label", "peak_load"], D::Tabling.columns(draft, draft.named("crews").first.id).map(&:name))
+    draft =
+      derive(
+        model(
+          "#{CREW}#{jobs}Crew has load derived from Job by \"#{count}\", " \
+          "label derived by \"upper(code)\" becoming \"generated column\", " \
+          "\"peak load\" derived from Job by \"the most there were\" becoming \"stored value\", mood derived from Job by \"in words only\""
+        )
+      )
+    assert_equal(%w[crew_id code name label peak_load], D::Tabling.columns(draft, draft.named("crews").first.id).map(&:name))
     assert_equal(["SELECT crews.*, (#{count}) AS load FROM crews"], draft.of_kind("view").map { |view| view["query"] })
-    [/load looks at other tables/, /label is worked out by the server/, /peak load is stored: whoever writes/, /mood looks at other tables, and its rule is in words/].each { |why|
-      assert_match why, draft.named("crews").first["why"]
-    }
+    [
+      /load looks at other tables/,
+      /label is worked out by the server/,
+      /peak load is stored: whoever writes/,
+      /mood looks at other tables, and its rule is in words/
+    ].each { |why| assert_match why, draft.named("crews").first["why"] }
     assert proved(draft).passed?
     assert_empty D::Logical::Derivation.new(draft).steps
     copy = model(Basalt::Statements::Unparser.new(draft).project.lines.drop(1).join.sub(/sheet Model: entities\n/, ""))
     assert_equal D::Physical::Script.new(draft).text, D::Physical::Script.new(copy).text
-    draft.apply(Basalt::Change::Set.new(id: draft.of_kind("view").first.id, fact: "query", value: "SELECT 1 AS load"),
-                Basalt::Change::Set.new(id: draft.named("load").first.id, fact: "rule", value: "(SELECT 7)"))
+    draft.apply(
+      Basalt::Change::Set.new(id: draft.of_kind("view").first.id, fact: "query", value: "SELECT 1 AS load"),
+      Basalt::Change::Set.new(id: draft.named("load").first.id, fact: "rule", value: "(SELECT 7)")
+    )
     assert_equal [:keep], D::Logical::Derivation.new(draft).steps.map(&:act)
   end
 
   def test_only_what_a_sheet_draws_is_derived_and_the_rest_is_left_as_it_stands
-    draft = model("#{CREW}sheet Other: entities\nentity Van\nVan has plate key\nentity Crew\na Crew drives zero or one Van; a Van is driven by exactly one Crew")
+    draft =
+      model(
+        "#{CREW}sheet Other: entities\nentity Van\nVan has plate key\nentity Crew\na Crew drives zero or one Van; a Van is driven by " \
+        "exactly one Crew"
+      )
     first, other = draft.sheet_list.map(&:id)
     D::Logical::Derivation.new(draft, from: first).into(draft)
     assert_equal ["crews"], draft.of_kind("table").map(&:name)
     draft.apply(Basalt::Change::Set.new(id: draft.named("name").first.id, fact: "name", value: "title"))
     D::Logical::Derivation.new(draft, from: other).into(draft)
-    assert_equal({ "crews" => ["#crew_id", "code!", "title!"], "vans" => ["#van_id", "crew_id!", "plate!"] }, tables(draft))
+    assert_equal({ "crews" => %w[#crew_id code! title!], "vans" => %w[#van_id crew_id! plate!] }, tables(draft))
     draft.apply(Basalt::Change::Remove.new(id: draft.named("Van").find { |one| one.kind == "entity" }.id))
     assert_equal(["drop"], D::Logical::Derivation.new(draft, from: first).steps.map { |step| step.act.to_s })
   end
 
   def test_conventions_change_names_and_keys
-    assert_tables({ "CREW" => ["#CODE", "NAME!"], "JOB" => ["#NUMBER", "CREW_CODE!"] },
-                  "convention House, tables singular, case upper, keys natural, foreign key pattern \"{entity} {key}\"\n" \
-                  "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew")
+    assert_tables(
+      { "CREW" => %w[#CODE NAME!], "JOB" => %w[#NUMBER CREW_CODE!] },
+      "convention House, tables singular, case upper, keys natural, foreign key pattern \"{entity} {key}\"\n" \
+      "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew"
+    )
   end
 
   def test_the_house_has_types_of_its_own
-    draft = derive(model("convention House, types \"price: numeric(10,4); colour: char(6)\"\nentity Part\nPart has code key, list price, colour, weight"))
+    draft =
+      derive(
+        model(
+          "convention House, types \"price: numeric(10,4); colour: char(6)\"\nentity Part\nPart has code key, list price, colour, weight"
+        )
+      )
     types = D::Tabling.columns(draft, draft.named("parts").first.id).to_h { |column| [column.name, column["type"]] }
-    assert_equal({ "part_id" => "bigint", "code" => "varchar(20)", "list_price" => "numeric(10,4)", "colour" => "char(6)", "weight" => "numeric" }, types)
+    assert_equal(
+      { "part_id" => "bigint", "code" => "varchar(20)", "list_price" => "numeric(10,4)", "colour" => "char(6)", "weight" => "numeric" },
+      types
+    )
     assert proved(draft).passed?
   end
 
   def test_names_that_need_quotes_keywords_and_other_scripts
-    draft = derive(model("entity \"Order \"\"x\"\"\"\nentity User\nUser has \"select\" key, \"größe\" required, \"a b\"\nentity 部品\na User owns many 部品; a 部品 \"is owned by\" exactly one User"))
+    draft =
+      derive(
+        model(
+          "entity \"Order \"\"x\"\"\"\nentity User\nUser has \"select\" key, \"größe\" required, \"a b\"\nentity 部品\na User owns many " \
+          "部品; a 部品 \"is owned by\" exactly one User"
+        )
+      )
     outcome = proved(draft)
     assert outcome.passed?, outcome.message
   end
@@ -199,9 +297,15 @@ class DerivedTablesTest < Minitest::Test
   # the source altered follows.
   def refine_and_derive_again(draft, random, text)
     column = draft.of_kind("column").reject { |one| one["key"] }.sample(random:) or return
-    draft.apply(Basalt::Change::Set.new(id: column.id, fact: "type", value: "varchar(77)"), Basalt::Change::Set.new(id: column.id, fact: "name", value: "by hand"))
+    draft.apply(
+      Basalt::Change::Set.new(id: column.id, fact: "type", value: "varchar(77)"),
+      Basalt::Change::Set.new(id: column.id, fact: "name", value: "by hand")
+    )
     entity = draft.of_kind("entity").sample(random:)
-    draft.apply(Basalt::Change::Set.new(id: entity.id, fact: "name", value: "Renamed thing"), Basalt::Change::Add.new(kind: "attribute", name: "added on", owner_id: entity.id))
+    draft.apply(
+      Basalt::Change::Set.new(id: entity.id, fact: "name", value: "Renamed thing"),
+      Basalt::Change::Add.new(kind: "attribute", name: "added on", owner_id: entity.id)
+    )
     derive(draft)
     assert_equal ["by hand", "varchar(77)"], [draft.element(column.id).name, draft.element(column.id)["type"]], text
     assert_includes draft.of_kind("column").map(&:name), "added_on", text
@@ -233,13 +337,20 @@ class DerivedTablesTest < Minitest::Test
     constraints = connection.exec_params(<<~SQL, [schema]).values
       SELECT t.relname, c.contype, pg_get_constraintdef(c.oid) FROM pg_constraint c JOIN pg_class t ON t.oid = c.conrelid JOIN pg_namespace n ON n.oid = t.relnamespace WHERE n.nspname = $1 ORDER BY 1, 2, 3
     SQL
-    indexes = connection.exec_params("SELECT tablename, regexp_replace(indexdef, 'INDEX .* ON .*?USING', 'INDEX ON USING') FROM pg_indexes WHERE schemaname = $1 ORDER BY 1, 2", [schema]).values
+    indexes =
+      connection.exec_params(
+        "SELECT tablename, regexp_replace(indexdef, 'INDEX .* ON .*?USING', 'INDEX ON USING') FROM pg_indexes WHERE schemaname = $1 " \
+        "ORDER BY 1, 2",
+        [schema]
+      ).values
     views = connection.exec_params("SELECT viewname, definition FROM pg_views WHERE schemaname = $1 ORDER BY 1", [schema]).values
     [columns, constraints, indexes, views].map { |rows| rows.map { |row| row.map { |value| value.to_s.gsub("#{schema}.", "") } } }
   end
 
   def loaded(connection, schema, sql)
-    connection.exec("DROP SCHEMA IF EXISTS #{schema} CASCADE; CREATE SCHEMA #{schema}; SET search_path TO #{schema}; #{sql.gsub('public.', '')}")
+    connection.exec(
+      "DROP SCHEMA IF EXISTS #{schema} CASCADE; CREATE SCHEMA #{schema}; SET search_path TO #{schema}; #{sql.gsub("public.", "")}"
+    )
     catalogue(connection, schema)
   ensure
     connection.exec("DROP SCHEMA IF EXISTS #{schema} CASCADE; SET search_path TO public")
@@ -259,21 +370,35 @@ class DerivedTablesTest < Minitest::Test
 
   def test_schemas_that_cannot_be_read_say_where_and_statements_not_modelled_are_kept
     draft = -> { Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid }) }
-    { "CREATE TABLE x (\n a int,,\n b int)" => /line 2: syntax error/,
-      "CREATE TABLE `x` (a int)" => /backquotes is of another server/, "CREATE TABLE x (a int) ENGINE=InnoDB" => /ENGINE = is of another/,
-      "x" * 10_000_001 => /larger than 10 MB/, "CREATE TABLE a (b int REFERENCES nowhere)" => /nowhere, which the script does not make/ }.each do |sql, message|
+    {
+      "CREATE TABLE x (\n a int,,\n b int)" => /line 2: syntax error/,
+      "CREATE TABLE `x` (a int)" => /backquotes is of another server/,
+      "CREATE TABLE x (a int) ENGINE=InnoDB" => /ENGINE = is of another/,
+      "x" * 10_000_001 => /larger than 10 MB/,
+      "CREATE TABLE a (b int REFERENCES nowhere)" => /nowhere, which the script does not make/
+    }.each do |sql, message|
       assert_match message, assert_raises(Basalt::Mistake) { D::Physical::Schema.new(sql).into(draft.call) }.message
     end
-    kept = D::Physical::Schema.new("CREATE TABLE a (b int);\n\nCREATE OR REPLACE VIEW v AS SELECT 1;\nINSERT INTO a VALUES (1);").into(one = draft.call)
-    assert_equal([[3, "CREATE OR REPLACE VIEW v AS SELECT 1"], [4, "INSERT INTO a VALUES (1)"]], kept.map { |statement| [statement.line, statement.text] })
+    kept =
+      D::Physical::Schema.new("CREATE TABLE a (b int);\n\nCREATE OR REPLACE VIEW v AS SELECT 1;\nINSERT INTO a VALUES (1);").into(
+        one = draft.call
+      )
+    assert_equal(
+      [[3, "CREATE OR REPLACE VIEW v AS SELECT 1"], [4, "INSERT INTO a VALUES (1)"]],
+      kept.map { |statement| [statement.line, statement.text] }
+    )
     assert_equal ["a"], one.of_kind("table").map(&:name)
-    wide = D::Physical::Schema.new("CREATE TABLE wide (#{(1..1000).map { |n| "c#{n} int" }.join(', ')})")
+    wide = D::Physical::Schema.new("CREATE TABLE wide (#{(1..1000).map { |n| "c#{n} int" }.join(", ")})")
     wide.into(two = draft.call)
     assert proved(two).passed?
   end
 
   def test_the_proof_tells_what_the_server_says_and_leaves_nothing
-    draft = model("sheet T: tables\ntable crews\ncrews has crew_id bigint key, code varchr(12)\ntable jobs\njobs has crew_id bigint required references crews")
+    draft =
+      model(
+        "sheet T: tables\ntable crews\ncrews has crew_id bigint key, code varchr(12)\ntable jobs\njobs has crew_id bigint required " \
+        "references crews"
+      )
     outcome = proved(draft)
     refute outcome.passed?
     assert_equal [0, "type \"varchr\" does not exist", "crews", "code", "code varchr(12)"],

@@ -11,16 +11,47 @@ class GrowingTest < Minitest::Test
   include Tidiness
 
   D = Basalt::Drawing
-  NETWORK = ["subnet Office 10.1.0.0/24", "subnet Plant 10.2.0.0/24", "router edge-1", "switch core-1", "edge-1 on Office at .1, gateway", "edge-1 on Plant at .1, gateway",
-             *(1..6).flat_map { |n| ["workstation desk-#{n}", "desk-#{n} on Office at .#{10 + n}", "controller plc-#{n} on Plant at .#{20 + n}"] }, "core-1 to edge-1",
-             *(1..3).map { |n| "switch acc-#{n} to core-1" }, "take desk-2 off", "remove plc-3", "rename core-1 to core-9", "server late on Plant"].freeze
-  FLOWS = ["process Register", "process Assess", "store Job book", "outsider Caller",
-           "Caller gives report to Register", "Register gives known leak notice to Caller", "Register gives job to Job book",
-           "Job book gives open jobs to Register", "Register gives open report to Assess", "Assess gives answer to Caller", "Assess gives order to Job book",
-           "rename Assess to Assess leak", "remove Job book"].freeze
-  TABLES = ["table crews", "table jobs", "table skills", "table crew_skills", "crews has crew_id bigint key, code text required",
-            "jobs has job_id bigint key, crew_id bigint required references crews",
-            "skills has skill_id bigint key", "crew_skills has crew_id bigint key references crews, skill_id bigint key references skills", "remove jobs"].freeze
+  NETWORK = [
+    "subnet Office 10.1.0.0/24",
+    "subnet Plant 10.2.0.0/24",
+    "router edge-1",
+    "switch core-1",
+    "edge-1 on Office at .1, gateway",
+    "edge-1 on Plant at .1, gateway",
+    *(1..6).flat_map { |n| ["workstation desk-#{n}", "desk-#{n} on Office at .#{10 + n}", "controller plc-#{n} on Plant at .#{20 + n}"] },
+    "core-1 to edge-1",
+    *(1..3).map { |n| "switch acc-#{n} to core-1" },
+    "take desk-2 off",
+    "remove plc-3",
+    "rename core-1 to core-9",
+    "server late on Plant"
+  ].freeze
+  FLOWS = [
+    "process Register",
+    "process Assess",
+    "store Job book",
+    "outsider Caller",
+    "Caller gives report to Register",
+    "Register gives known leak notice to Caller",
+    "Register gives job to Job book",
+    "Job book gives open jobs to Register",
+    "Register gives open report to Assess",
+    "Assess gives answer to Caller",
+    "Assess gives order to Job book",
+    "rename Assess to Assess leak",
+    "remove Job book"
+  ].freeze
+  TABLES = [
+    "table crews",
+    "table jobs",
+    "table skills",
+    "table crew_skills",
+    "crews has crew_id bigint key, code text required",
+    "jobs has job_id bigint key, crew_id bigint required references crews",
+    "skills has skill_id bigint key",
+    "crew_skills has crew_id bigint key references crews, skill_id bigint key references skills",
+    "remove jobs"
+  ].freeze
 
   def desk = Store::ProjectSession.for(@project.id)
 
@@ -30,7 +61,11 @@ class GrowingTest < Minitest::Test
   end
 
   def say(line)
-    desk.open { |open| open.act(said: line, by: "test", sheet_id: @sheet_id) { |draft| Basalt::Statements::Document.new(line).into(draft, sheet_id: @sheet_id) } }
+    desk.open do |open|
+      open.act(said: line, by: "test", sheet_id: @sheet_id) do |draft|
+        Basalt::Statements::Document.new(line).into(draft, sheet_id: @sheet_id)
+      end
+    end
     assert_in_step(line)
   end
 
@@ -47,7 +82,7 @@ class GrowingTest < Minitest::Test
   end
 
   { "logical network" => NETWORK, "data flow" => FLOWS, "tables" => TABLES }.each do |notation, lines|
-    define_method(:"test_#{notation.tr(' ', '_')}_typed_line_by_line_and_taken_back") do
+    define_method(:"test_#{notation.tr(" ", "_")}_typed_line_by_line_and_taken_back") do
       begin_on(notation)
       stood = [rows(model_of(@project))]
       lines.each do |line|
@@ -73,8 +108,16 @@ class GrowingTest < Minitest::Test
     mine = desk
     Store::ProjectSession.clear
     other = Store::ProjectSession.for(@project.id)
-    other.open { |open| open.act(said: "theirs", by: "other", sheet_id: @sheet_id) { |draft| Basalt::Statements::Document.new("server theirs on Plant").into(draft, sheet_id: @sheet_id) } }
-    mine.open { |open| open.act(said: "mine", by: "test", sheet_id: @sheet_id) { |draft| Basalt::Statements::Document.new("server mine on Plant").into(draft, sheet_id: @sheet_id) } }
+    other.open do |open|
+      open.act(said: "theirs", by: "other", sheet_id: @sheet_id) do |draft|
+        Basalt::Statements::Document.new("server theirs on Plant").into(draft, sheet_id: @sheet_id)
+      end
+    end
+    mine.open do |open|
+      open.act(said: "mine", by: "test", sheet_id: @sheet_id) do |draft|
+        Basalt::Statements::Document.new("server mine on Plant").into(draft, sheet_id: @sheet_id)
+      end
+    end
     assert_equal %w[after-undo mine theirs], model_of(@project).of_kind("device").map(&:name).grep(/after|mine|theirs/).sort
     assert_clear(model_of(@project), "two processes")
   end

@@ -31,8 +31,15 @@ class NobodyWaitsTest < Minitest::Test
 
   def looked_at
     @session.open do |view|
-      [view.set.version, view.set.named("made-by-the-long-act").length, view.scene(@sheet).items.length, view.findings.length, view.contents(@sheet).size, view.drawn_at(@sheet),
-       Basalt::Statements::Unparser.new(view.set).reading(@sheet).flatten.length]
+      [
+        view.set.version,
+        view.set.named("made-by-the-long-act").length,
+        view.scene(@sheet).items.length,
+        view.findings.length,
+        view.contents(@sheet).size,
+        view.drawn_at(@sheet),
+        Basalt::Statements::Unparser.new(view.set).reading(@sheet).flatten.length
+      ]
     end
   end
 
@@ -45,7 +52,9 @@ class NobodyWaitsTest < Minitest::Test
     @session.open do |view|
       go_on << true
       act.join
-      assert_equal [before[0], before[1]], [view.set.version, view.set.named("made-by-the-long-act").length], "what is looked at became another"
+      assert_equal [before[0], before[1]],
+                   [view.set.version, view.set.named("made-by-the-long-act").length],
+                   "what is looked at became another"
       assert_equal before[6], Basalt::Statements::Unparser.new(view.set).reading(@sheet).flatten.length
     end
     after = looked_at
@@ -56,24 +65,31 @@ class NobodyWaitsTest < Minitest::Test
   def test_what_is_read_is_of_one_version
     done = false
     failures = Queue.new
-    readers = Array.new(3) {
-      Thread.new do
-        until done
-          @session.open do |view|
-            rows = view.set.elements.each.to_a
-            ids = rows.to_set(&:id)
-            dangling = rows.flat_map(&:targets).reject { |id| ids.include?(id) }
-            unplaced = view.set.placements.each.reject { |one| ids.include?(one.element_id) }
-            failures << [dangling, unplaced].inspect if dangling.any? || unplaced.any?
-            failures << "the index differs" unless rows.group_by(&:kind).all? { |kind, list| view.set.of_kind(kind).length == list.length }
+    readers =
+      Array.new(3) do
+        Thread.new do
+          until done
+            @session.open do |view|
+              rows = view.set.elements.each.to_a
+              ids = rows.to_set(&:id)
+              dangling = rows.flat_map(&:targets).reject { |id| ids.include?(id) }
+              unplaced = view.set.placements.each.reject { |one| ids.include?(one.element_id) }
+              failures << [dangling, unplaced].inspect if dangling.any? || unplaced.any?
+              unless rows.group_by(&:kind).all? { |kind, list| view.set.of_kind(kind).length == list.length }
+                failures << "the index differs"
+              end
+            end
           end
+        ensure
+          ActiveRecord::Base.connection_handler.clear_active_connections!
         end
-      ensure
-        ActiveRecord::Base.connection_handler.clear_active_connections!
       end
-    }
     30.times do |n|
-      @session.open { |view| view.act(said: "in", by: "a", sheet_id: @sheet) { |draft| Basalt::Statements::Document.new("server w-#{n}\nw-#{n} on #{draft.of_kind('subnet').first.name}").into(draft, sheet_id: @sheet) } }
+      @session.open do |view|
+        view.act(said: "in", by: "a", sheet_id: @sheet) do |draft|
+          Basalt::Statements::Document.new("server w-#{n}\nw-#{n} on #{draft.of_kind("subnet").first.name}").into(draft, sheet_id: @sheet)
+        end
+      end
       @session.open { |view| view.undo(by: "a", sheet_id: @sheet) } if n.odd?
     end
     done = true

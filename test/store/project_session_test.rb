@@ -7,19 +7,32 @@ require "minitest/mock"
 class ProjectSessionTest < Minitest::Test
   include AppHelper
 
-  TEXT = "project T\nsheet S: logical network\nrouter gw\nsubnet N 10.0.0.0/24\ngw on N at .1, gateway\nserver a\na on N at .2\nsheet E: entities\nentity Crew\nCrew has code key\na Crew leads Crew"
+  TEXT =
+    "project T\nsheet S: logical network\nrouter gw\nsubnet N 10.0.0.0/24\ngw on N at .1, gateway\nserver a\na on N at .2\nsheet E: " \
+    "entities\nentity Crew\nCrew has code key\na Crew leads Crew"
 
   def act(project, said = "did", &change)
     Store::ProjectSession.for(project.id).open { |desk| desk.act(said:, by: "test", sheet_id: desk.set.sheet_list.first.id, &change) }
   end
 
   def say(project, *lines)
-    act(project, lines.join("; ")) { |draft| Basalt::Statements::Document.new(lines.join("\n")).into(draft, sheet_id: draft.sheet_list.first.id) }
+    act(project, lines.join("; ")) do |draft|
+      Basalt::Statements::Document.new(lines.join("\n")).into(draft, sheet_id: draft.sheet_list.first.id)
+    end
   end
 
   def test_what_is_read_back_is_what_the_desk_holds
     project = project(TEXT)
-    say(project, "server b in Room", "room Room", "b on N at .3, interface eth1", "note on b: says \"so\"", "b is assumed", "rename a to c", "remove gw")
+    say(
+      project,
+      "server b in Room",
+      "room Room",
+      "b on N at .3, interface eth1",
+      "note on b: says \"so\"",
+      "b is assumed",
+      "rename a to c",
+      "remove gw"
+    )
     held = Store::ProjectSession.for(project.id).open(&:set)
     assert_equal rows(model_of(project)), rows(held)
     assert_equal "T", model_of(project).project
@@ -28,14 +41,25 @@ class ProjectSessionTest < Minitest::Test
   def test_every_act_is_undone_and_done_again_over_the_journal
     project = project(TEXT)
     states = [rows(model_of(project))]
-    acts = [["server b", "b on N at .9"], ["rename b to c"], ["c is assumed"], ["note on c: x"], ["take c off"], ["server c"], ["remove N"], ["subnet M 10.1.0.0/24, vlan 4"]]
+    acts = [
+      ["server b", "b on N at .9"],
+      ["rename b to c"],
+      ["c is assumed"],
+      ["note on c: x"],
+      ["take c off"],
+      ["server c"],
+      ["remove N"],
+      ["subnet M 10.1.0.0/24, vlan 4"]
+    ]
     acts.each { |lines| say(project, *lines).then { states << rows(model_of(project)) } }
     sheet = sheet_of(project, "S").id
-    acts.length.downto(1) do |n|
-      Store::ProjectSession.clear
-      Store::ProjectSession.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
-      assert_equal states[n - 1], rows(model_of(project)), "undo of #{acts[n - 1]}"
-    end
+    acts
+      .length
+      .downto(1) do |n|
+        Store::ProjectSession.clear
+        Store::ProjectSession.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
+        assert_equal states[n - 1], rows(model_of(project)), "undo of #{acts[n - 1]}"
+      end
     (1..acts.length).each do |n|
       Store::ProjectSession.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) }
       assert_equal states[n], rows(model_of(project)), "redo of #{acts[n - 1]}"
@@ -82,7 +106,7 @@ class ProjectSessionTest < Minitest::Test
 
   def test_two_writers_of_one_fact_conflict_and_the_first_stays
     project = project(TEXT)
-    [["note", "one", "two"], ["name", "b", "c"]].each do |fact, one, two|
+    [%w[note one two], %w[name b c]].each do |fact, one, two|
       first, second = two_writers(project, change("a", fact, one), change("a", fact, two))
       assert_kind_of Integer, first
       assert_kind_of Basalt::Change::Conflict, second
@@ -92,17 +116,22 @@ class ProjectSessionTest < Minitest::Test
 
   def test_real_connections_number_acts_without_gaps
     project = project(TEXT)
-    threads = Array.new(4) do |n|
-      Thread.new do
-        5.times do |m|
-          set = model_of(project)
-          effect = Basalt::Change::Draft.new(set).apply(Basalt::Change::Add.new(kind: "device", name: "t#{n}-#{m}", facts: { "role" => "server" })).effect
-          Store::Repository.new(project.id, said_by: "t#{n}").commit(effect, said: "added")
+    threads =
+      Array.new(4) do |n|
+        Thread.new do
+          5.times do |m|
+            set = model_of(project)
+            effect =
+              Basalt::Change::Draft
+                .new(set)
+                .apply(Basalt::Change::Add.new(kind: "device", name: "t#{n}-#{m}", facts: { "role" => "server" }))
+                .effect
+            Store::Repository.new(project.id, said_by: "t#{n}").commit(effect, said: "added")
+          end
+        ensure
+          ActiveRecord::Base.connection_handler.clear_active_connections!
         end
-      ensure
-        ActiveRecord::Base.connection_handler.clear_active_connections!
       end
-    end
     threads.each(&:join)
     numbers = Store::JournalEntry.where(project_id: project.id).order(:number).pluck(:number)
     assert_equal (1..numbers.length).to_a, numbers
@@ -115,18 +144,30 @@ class ProjectSessionTest < Minitest::Test
     sheet = sheet_of(project, "S").id
     a = model_of(project).named("a").first.id
     line = model_of(project).relations_of(a).first.id
-    threads = Array.new(2) do |n|
-      Thread.new do
-        desk = Store::ProjectSession.new(project.id)
-        8.times do |m|
-          desk.open { |open| open.act(said: "added", by: "t#{n}", sheet_id: sheet) { |draft| Basalt::Statements::Document.new("server d#{n}-#{m}\nd#{n}-#{m} on N").into(draft, sheet_id: sheet) } }
+    threads =
+      Array.new(2) do |n|
+        Thread.new do
+          desk = Store::ProjectSession.new(project.id)
+          8.times do |m|
+            desk.open do |open|
+              open.act(said: "added", by: "t#{n}", sheet_id: sheet) do |draft|
+                Basalt::Statements::Document.new("server d#{n}-#{m}\nd#{n}-#{m} on N").into(draft, sheet_id: sheet)
+              end
+            end
+          end
+          change =
+            (
+              if n.zero?
+                Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: a, name: "phase 2")
+              else
+                Basalt::Change::HideLabel.new(sheet_id: sheet, element_id: line, on: true)
+              end
+            )
+          desk.open { |open| open.act(said: "marked", by: "t#{n}", sheet_id: sheet) { |draft| draft.apply(change) } }
+        ensure
+          ActiveRecord::Base.connection_handler.clear_active_connections!
         end
-        change = n.zero? ? Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: a, name: "phase 2") : Basalt::Change::HideLabel.new(sheet_id: sheet, element_id: line, on: true)
-        desk.open { |open| open.act(said: "marked", by: "t#{n}", sheet_id: sheet) { |draft| draft.apply(change) } }
-      ensure
-        ActiveRecord::Base.connection_handler.clear_active_connections!
       end
-    end
     threads.each(&:join)
     set = model_of(project)
     assert_equal(16, set.of_kind("device").count { |device| device.name.start_with?("d") })
@@ -139,21 +180,40 @@ class ProjectSessionTest < Minitest::Test
   def test_the_shape_of_a_placement_is_compared_fact_by_fact
     project = project(TEXT)
     sheet = sheet_of(project, "S").id
-    shape = ->(name, change) { ->(set) { change.new(sheet_id: sheet, element_id: set.named(name).first.id, **(change == Basalt::Change::HideLabel ? { on: true } : { name: "new" })) } }
+    shape = ->(name, change) do
+      ->(set) do
+        change.new(
+          sheet_id: sheet,
+          element_id: set.named(name).first.id,
+          **(change == Basalt::Change::HideLabel ? { on: true } : { name: "new" })
+        )
+      end
+    end
     assert(two_writers(project, shape.call("a", Basalt::Change::Emphasise), shape.call("a", Basalt::Change::HideLabel)).all?(Integer))
-    first, second = two_writers(project, ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "one") },
-                                ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "two") })
+    first, second =
+      two_writers(
+        project,
+        ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "one") },
+        ->(set) { Basalt::Change::Emphasise.new(sheet_id: sheet, element_id: set.named("a").first.id, name: "two") }
+      )
     assert_equal [true, true], [first.is_a?(Integer), second.is_a?(Basalt::Change::Conflict)]
-    assert_equal({ "emphasis" => "one", "labels_hidden" => true }, model_of(project).placement(sheet, model_of(project).named("a").first.id).shape)
+    assert_equal(
+      { "emphasis" => "one", "labels_hidden" => true },
+      model_of(project).placement(sheet, model_of(project).named("a").first.id).shape
+    )
   end
 
   def test_an_undo_that_is_not_kept_leaves_the_drawing_as_it_is
     project = project(TEXT)
     sheet = sheet_of(project, "S").id
     say(project, "server b", "b on N at .5")
-    Store::ProjectSession.for(project.id).open do |desk|
-      Store::Writer.stub(:new, ->(_) { raise ActiveRecord::RecordNotUnique, "no" }) { assert_raises(Basalt::Change::Conflict) { desk.undo(by: "test", sheet_id: sheet) } }
-    end
+    Store::ProjectSession
+      .for(project.id)
+      .open do |desk|
+        Store::Writer.stub(:new, ->(_) { raise ActiveRecord::RecordNotUnique, "no" }) do
+          assert_raises(Basalt::Change::Conflict) { desk.undo(by: "test", sheet_id: sheet) }
+        end
+      end
     say(project, "server c", "c on N at .6")
     assert_equal rows(model_of(project)), rows(Store::ProjectSession.for(project.id).open(&:set))
     boxes = model_of(project).of_kind("device").map { |device| model_of(project).placement(sheet, device.id).box }
@@ -167,11 +227,19 @@ class ProjectSessionTest < Minitest::Test
     desk = Store::ProjectSession.for(project.id)
     desk.open(request: request.call) do |open|
       open.keep_answer(made: { "new" => "x" })
-      open.act(said: "added", by: "t", sheet_id: sheet) { |draft| Basalt::Statements::Document.new("server z").into(draft, sheet_id: sheet) }
+      open.act(said: "added", by: "t", sheet_id: sheet) do |draft|
+        Basalt::Statements::Document.new("server z").into(draft, sheet_id: sheet)
+      end
     end
     entry = Store::JournalEntry.asked_for(project.id, request.call.id)
     assert_equal ["added", { "made" => { "new" => "x" } }], [entry.said, entry.answer]
-    assert_raises(Basalt::Change::Conflict) { desk.open(request: request.call) { |open| open.act(said: "again", by: "t", sheet_id: sheet) { |draft| Basalt::Statements::Document.new("server y").into(draft, sheet_id: sheet) } } }
+    assert_raises(Basalt::Change::Conflict) do
+      desk.open(request: request.call) do |open|
+        open.act(said: "again", by: "t", sheet_id: sheet) do |draft|
+          Basalt::Statements::Document.new("server y").into(draft, sheet_id: sheet)
+        end
+      end
+    end
   end
 
   def test_somebody_elses_change_is_seen_at_the_next_opening
@@ -184,24 +252,32 @@ class ProjectSessionTest < Minitest::Test
 
   def test_findings_contents_and_pieces_keep_in_step
     project = project(TEXT)
-    Store::ProjectSession.for(project.id).open do |desk|
-      sheet = desk.set.sheet_list.first
-      desk.findings
-      desk.contents(sheet.id)
-      ["server x", "x on N at .2", "rename x to y", "remove a", "y is assumed", "subnet Q 10.3.0.0/24"].each do |line|
-        desk.act(said: line, by: "test", sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new(line).into(draft, sheet_id: sheet.id) }
-        assert_equal Basalt::Checks::Runner.new(desk.set).findings.map(&:key), desk.findings.map(&:key), line
-        fresh = Basalt::Drawing::SheetStatistics.new(desk.set, sheet.id)
-        assert_equal fresh.counts, desk.contents(sheet.id).counts, line
-        assert_equal fresh.extent, desk.contents(sheet.id).extent, line
+    Store::ProjectSession
+      .for(project.id)
+      .open do |desk|
+        sheet = desk.set.sheet_list.first
+        desk.findings
+        desk.contents(sheet.id)
+        ["server x", "x on N at .2", "rename x to y", "remove a", "y is assumed", "subnet Q 10.3.0.0/24"].each do |line|
+          desk.act(said: line, by: "test", sheet_id: sheet.id) do |draft|
+            Basalt::Statements::Document.new(line).into(draft, sheet_id: sheet.id)
+          end
+          assert_equal Basalt::Checks::Runner.new(desk.set).findings.map(&:key), desk.findings.map(&:key), line
+          fresh = Basalt::Drawing::SheetStatistics.new(desk.set, sheet.id)
+          assert_equal fresh.counts, desk.contents(sheet.id).counts, line
+          assert_equal fresh.extent, desk.contents(sheet.id).extent, line
+        end
       end
-    end
   end
 
   def test_a_project_is_reached_only_through_its_own_id
     project = project(TEXT)
     other = project("project O\nsheet S: logical network\nserver z", name: "O")
-    delta = Basalt::Change::Draft.new(model_of(project)).apply(Basalt::Change::Set.new(id: model_of(project).named("a").first.id, fact: "note", value: "x")).effect
+    delta =
+      Basalt::Change::Draft
+        .new(model_of(project))
+        .apply(Basalt::Change::Set.new(id: model_of(project).named("a").first.id, fact: "note", value: "x"))
+        .effect
     assert_raises(Basalt::Change::Conflict) { Store::Repository.new(other.id, said_by: "test").commit(delta, said: "x") }
     assert_nil model_of(project).named("a").first["note"]
   end

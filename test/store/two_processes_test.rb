@@ -47,8 +47,12 @@ class TwoProcessesTest < Minitest::Test
     session.open do |view|
       assert_equal version, view.set.version, message
       assert_equal [fresh.project, rows(fresh)], [view.set.project, rows(view.set)], message
-      assert_equal found(Basalt::Checks::FindingsByWaiver.new(fresh, Basalt::Checks::Runner.new(fresh).findings)), found(view.findings_by_waiver), message
-      fresh.sheet_list.each { |sheet| assert_equal statistics(Basalt::Drawing::SheetStatistics.new(fresh, sheet.id)), statistics(view.contents(sheet.id)), message }
+      assert_equal found(Basalt::Checks::FindingsByWaiver.new(fresh, Basalt::Checks::Runner.new(fresh).findings)),
+                   found(view.findings_by_waiver),
+                   message
+      fresh.sheet_list.each do |sheet|
+        assert_equal statistics(Basalt::Drawing::SheetStatistics.new(fresh, sheet.id)), statistics(view.contents(sheet.id)), message
+      end
     end
   end
 

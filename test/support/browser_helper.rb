@@ -9,11 +9,32 @@ require "puma"
 require "tmpdir"
 
 Capybara.register_driver(:chromium) do |app|
-  flags = %w[--headless=new --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking
-             --disable-component-update --force-prefers-reduced-motion --disable-sync --window-size=1280,800 --hide-scrollbars --force-device-scale-factor=1]
-  options = Selenium::WebDriver::Chrome::Options.new(args: flags + ["--user-data-dir=#{Dir.mktmpdir('basalt-browser')}"], binary: "/usr/bin/chromium")
+  flags = %w[
+    --headless=new
+    --no-sandbox
+    --disable-gpu
+    --disable-quic
+    --no-first-run
+    --disable-background-networking
+    --disable-component-update
+    --force-prefers-reduced-motion
+    --disable-sync
+    --window-size=1280,800
+    --hide-scrollbars
+    --force-device-scale-factor=1
+  ]
+  options =
+    Selenium::WebDriver::Chrome::Options.new(
+      args: flags + ["--user-data-dir=#{Dir.mktmpdir("basalt-browser")}"],
+      binary: "/usr/bin/chromium"
+    )
   options.add_preference("download.default_directory", BrowserHelper::DOWNLOADS)
-  Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+  Capybara::Selenium::Driver.new(
+    app,
+    browser: :chrome,
+    options:,
+    service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver")
+  )
 end
 
 module BrowserHelper
@@ -50,9 +71,15 @@ module BrowserHelper
 
   # Types as a person does, who waits for nothing: tabs and line ends are the keys.
   def type(text, every: 0.11)
-    text.each_char.each_slice(40) do |keys|
-      keys.inject(page.driver.browser.action) { |chain, key| chain.send_keys({ "\t" => :tab, "\n" => :enter, "\e" => :escape }.fetch(key, key)).pause(duration: every) }.perform
-    end
+    text
+      .each_char
+      .each_slice(40) do |keys|
+        keys
+          .inject(page.driver.browser.action) do |chain, key|
+            chain.send_keys({ "\t" => :tab, "\n" => :enter, "\e" => :escape }.fetch(key, key)).pause(duration: every)
+          end
+          .perform
+      end
   end
 
   # Several keys at once, as in Ctrl and A.
@@ -74,7 +101,9 @@ module BrowserHelper
   def settled
     assert page.has_no_css?("#waiting:not([hidden])", wait: 30)
     wait = Time.now + 30
-    Thread.pass until page.evaluate_script("Object.keys(localStorage).every((key) => !key.startsWith('basalt.outbox.'))") || Time.now > wait
+    until page.evaluate_script("Object.keys(localStorage).every((key) => !key.startsWith('basalt.outbox.'))") || Time.now > wait
+      Thread.pass
+    end
     assert_operator Time.now, :<, wait, "acts still wait"
   end
 
@@ -100,7 +129,10 @@ module BrowserHelper
 
   # Where a group stands on the screen.
   def place(group)
-    page.evaluate_script("(r => ({x: Math.round(r.x), y: Math.round(r.y), w: Math.round(r.width)}))(arguments[0].getBoundingClientRect())", group)
+    page.evaluate_script(
+      "(r => ({x: Math.round(r.x), y: Math.round(r.y), w: Math.round(r.width)}))(arguments[0].getBoundingClientRect())",
+      group
+    )
   end
 
   def click_paper(x, y)
@@ -128,7 +160,16 @@ module BrowserHelper
   end
 
   def drag(group, by_x, by_y)
-    page.driver.browser.action.move_to(group.native).click_and_hold.move_by(by_x / 2, by_y / 2).move_by(by_x - (by_x / 2), by_y - (by_y / 2)).release.perform
+    page
+      .driver
+      .browser
+      .action
+      .move_to(group.native)
+      .click_and_hold
+      .move_by(by_x / 2, by_y / 2)
+      .move_by(by_x - (by_x / 2), by_y - (by_y / 2))
+      .release
+      .perform
   end
 
   def assert_accessible(message)

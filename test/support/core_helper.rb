@@ -8,7 +8,9 @@ require_relative "../../lib/basalt"
 require_relative "generated_network"
 
 faces = { plain: "Archivo_400Regular", strong: "Archivo_600SemiBold", mono: "SplineSansMono_400Regular" }
-Basalt::Drawing::Typefaces.use(faces.transform_values { |file| File.binread(File.expand_path("../../app/public/fonts/#{file}.ttf", __dir__)) })
+Basalt::Drawing::Typefaces.use(
+  faces.transform_values { |file| File.binread(File.expand_path("../../app/public/fonts/#{file}.ttf", __dir__)) }
+)
 
 module CoreHelper
   include Basalt
@@ -41,13 +43,31 @@ module CoreHelper
 
   # Facts of a model without its ids, for comparing two.
   def facts(set)
-    name = ->(id) { id && [set.element(id).kind, set.element(id).noun, set.element(id).name, set.element(id).container_id && set.element(set.element(id).container_id).name] }
-    elements = set.elements.each.map do |e|
-      [e.kind, e.name, name.(e.owner_id), name.(e.container_id), e.facts.except(*ORDER).sort, e.assumed, e.ends.map { |x| [x.role, name.(x.target_id), x.facts.sort] }]
+    name = ->(id) do
+      id &&
+        [
+          set.element(id).kind,
+          set.element(id).noun,
+          set.element(id).name,
+          set.element(id).container_id && set.element(set.element(id).container_id).name
+        ]
     end
-    sheets = set.sheet_list.map do |s|
-      [s.to_h.except(:id, :ordinal, :subject_id), name.(s.subject_id), set.things_on(s.id).map { |e| name.(e.id) }.sort_by(&:inspect)]
-    end
+    elements =
+      set.elements.each.map do |e|
+        [
+          e.kind,
+          e.name,
+          name.(e.owner_id),
+          name.(e.container_id),
+          e.facts.except(*ORDER).sort,
+          e.assumed,
+          e.ends.map { |x| [x.role, name.(x.target_id), x.facts.sort] }
+        ]
+      end
+    sheets =
+      set.sheet_list.map do |s|
+        [s.to_h.except(:id, :ordinal, :subject_id), name.(s.subject_id), set.things_on(s.id).map { |e| name.(e.id) }.sort_by(&:inspect)]
+      end
     [set.project, elements.sort_by(&:inspect), sheets, order(set)]
   end
 
@@ -58,7 +78,10 @@ module CoreHelper
     ordered = Model::Catalogue.kinds.values.select(&:ordered).map(&:name)
     set.sheet_list.flat_map do |sheet|
       here = (set.things_on(sheet.id) + set.relations_on(sheet.id)).select { |element| ordered.include?(element.kind) }
-      here.group_by(&:kind).sort.map { |kind, list| [sheet.name, kind, list.sort_by { |element| [Change::Reorder.key(element), element.ordinal] }.map(&:name)] }
+      here
+        .group_by(&:kind)
+        .sort
+        .map { |kind, list| [sheet.name, kind, list.sort_by { |element| [Change::Reorder.key(element), element.ordinal] }.map(&:name)] }
     end
   end
 end

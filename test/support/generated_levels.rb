@@ -22,13 +22,26 @@ class GeneratedLevels
   def grow
     top = add("process", "Top")
     all = [top]
-    random.rand(3..14).times { |n| all << add("process", "Do #{n}", container_id: all.select { |one| Basalt::Process::Levels.chain(draft, one.id).length < 4 }.sample(random:).id) }
-    @ends = Array.new(random.rand(1..3)) { |n| add("party", "Out #{n}", facts: { "standing" => "outsider" }) } + Array.new(random.rand(0..2)) { |n| add("store", "Store #{n}") }
+    random
+      .rand(3..14)
+      .times do |n|
+        all << add(
+          "process",
+          "Do #{n}",
+          container_id: all.select { |one| Basalt::Process::Levels.chain(draft, one.id).length < 4 }.sample(random:).id
+        )
+      end
+    @ends =
+      Array.new(random.rand(1..3)) { |n| add("party", "Out #{n}", facts: { "standing" => "outsider" }) } +
+      Array.new(random.rand(0..2)) { |n| add("store", "Store #{n}") }
   end
 
   # Between leaves and what is outside, and on every level that it passes.
   def flow
-    pairs = Array.new(random.rand(2..16)) { |n| [*[leaves.sample(random:), (leaves + @ends).sample(random:)].shuffle(random:).map(&:id), "f#{n}"] }.reject { |from, to, _| from == to }
+    pairs =
+      Array
+        .new(random.rand(2..16)) { |n| [*[leaves.sample(random:), (leaves + @ends).sample(random:)].shuffle(random:).map(&:id), "f#{n}"] }
+        .reject { |from, to, _| from == to }
     lifting = Basalt::Process::FlowPropagation.new(draft)
     pairs.flat_map { |pair| lifting.levels(pair) }.uniq.each { |from, to, name| add("flow", name, ends: [["from", from], ["to", to]]) }
   end

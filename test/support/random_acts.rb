@@ -22,7 +22,7 @@ class RandomActs
   end
 
   def add = say { "server #{@name}-#{@made += 1}" }
-  def attach = say { |set| "#{thing(set).name} on #{set.of_kind('subnet').sample(random: @random).name}" }
+  def attach = say { |set| "#{thing(set).name} on #{set.of_kind("subnet").sample(random: @random).name}" }
   def rename = say { |set| "rename #{thing(set).name} to #{@name}-renamed-#{@made += 1}" }
   def undo = open { |view| view.undo(by: @name, sheet_id: view.set.sheet_list.first.id) }
   def redo = open { |view| view.redo(by: @name, sheet_id: view.set.sheet_list.first.id) }
@@ -32,20 +32,39 @@ class RandomActs
   def name_project = Store::Project.find(@project_id).rename("#{@name} #{@made += 1}")
 
   def open_sheet
-    change { |set, sheet| [Basalt::Change::AddSheet.new(name: "#{@name} #{@made += 1}", notation: sheet.notation_name, id: id = SecureRandom.uuid), Basalt::Change::Show.new(sheet_id: id, element_id: thing(set).id)] }
+    change do |set, sheet|
+      [
+        Basalt::Change::AddSheet.new(name: "#{@name} #{@made += 1}", notation: sheet.notation_name, id: id = SecureRandom.uuid),
+        Basalt::Change::Show.new(sheet_id: id, element_id: thing(set).id)
+      ]
+    end
   end
 
   def move
     change do |set, sheet|
       placement = set.placement(sheet.id, thing(set).id)
-      Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: placement.x + @random.rand(-80..80), y: placement.y + @random.rand(-80..80), by_hand: true })
+      Basalt::Change::Arrange.new(
+        placement_id: placement.id,
+        to: {
+          x: placement.x + @random.rand(-80..80),
+          y: placement.y + @random.rand(-80..80),
+          by_hand: true
+        }
+      )
     end
   end
 
   def let_stand
     open do |view|
       finding = view.findings.sample(random: @random) or next
-      waiver = Basalt::Change::Waive.new(finding: finding.key, state: finding.state(view.set), reason: "known", said_by: @name, at: "2026-01-01T00:00:00Z")
+      waiver =
+        Basalt::Change::Waive.new(
+          finding: finding.key,
+          state: finding.state(view.set),
+          reason: "known",
+          said_by: @name,
+          at: "2026-01-01T00:00:00Z"
+        )
       view.act(said: "let stand", by: @name, sheet_id: view.set.sheet_list.first.id) { |draft| draft.apply(waiver) }
     end
   end
@@ -65,7 +84,9 @@ class RandomActs
   def say
     open do |view|
       sheet = view.set.sheet_list.first
-      view.act(said: "said", by: @name, sheet_id: sheet.id) { |draft| Basalt::Statements::Document.new(yield(draft)).into(draft, sheet_id: sheet.id) }
+      view.act(said: "said", by: @name, sheet_id: sheet.id) do |draft|
+        Basalt::Statements::Document.new(yield(draft)).into(draft, sheet_id: sheet.id)
+      end
     end
   end
 end

@@ -45,10 +45,11 @@ class Served
 
   private
 
-  def source(path) = [200, { "content-type" => "text/javascript" }, [File.read(File.join(APPLICATION_ROOT, "app/assets/js", File.basename(path)))]]
+  def source(path) =
+    [200, { "content-type" => "text/javascript" }, [File.read(File.join(APPLICATION_ROOT, "app/assets/js", File.basename(path)))]]
 
   def act(env, fault)
-    return [500, {}, ["it fails"]] if fault == :fails
+    return 500, {}, ["it fails"] if fault == :fails
 
     sleep 3 if fault == :slow
     answer = @app.call(env)

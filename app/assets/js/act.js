@@ -3,7 +3,11 @@ import { Shelf } from "./shelf.js";
 import { Answers } from "./answers.js";
 import { Refused } from "./refused.js";
 
-const WORDS = { unreached: "The server cannot be reached; it is tried again.", session: "The session ended and cannot be renewed yet; it is tried again.", slow: "" };
+const WORDS = {
+  unreached: "The server cannot be reached; it is tried again.",
+  session: "The session ended and cannot be renewed yet; it is tried again.",
+  slow: "",
+};
 
 // What is done on the sheet: every act goes through the outbox, whether a script or a form of
 // the page asks for it, and the answer finds its places by itself.
@@ -21,10 +25,14 @@ export class Act {
     document.addEventListener("htmx:config:request", (event) => this.intercept(event));
   }
 
-  resume() { this.outbox.resume(); }
+  resume() {
+    this.outbox.resume();
+  }
 
   // What is selected when something is done is what it is about.
-  session() { return Object.fromEntries([...new FormData(document.getElementById("session"))].filter(([name]) => name !== "token")); }
+  session() {
+    return Object.fromEntries([...new FormData(document.getElementById("session"))].filter(([name]) => name !== "token"));
+  }
 
   post(path, values = {}, about = {}) {
     const entries = Object.entries({ ...this.session(), ...values }).map(([name, value]) => [name, String(value)]);
@@ -38,8 +46,17 @@ export class Act {
     event.preventDefault();
     const entries = [...ctx.request.body].filter(([name]) => name !== "token");
     const source = ctx.sourceElement;
-    const label = source.closest("form")?.getAttribute("aria-label") || source.closest("form")?.id || source.getAttribute("aria-label") || source.labels?.[0]?.textContent || source.textContent.trim().replace(/\s+/g, " ").slice(0, 60) || ctx.request.action.split("/").pop();
-    const origin = source.id && "value" in source && source.tagName !== "BUTTON" ? { field: source.id, value: source.value, path: ctx.request.action } : null;
+    const label =
+      source.closest("form")?.getAttribute("aria-label") ||
+      source.closest("form")?.id ||
+      source.getAttribute("aria-label") ||
+      source.labels?.[0]?.textContent ||
+      source.textContent.trim().replace(/\s+/g, " ").slice(0, 60) ||
+      ctx.request.action.split("/").pop();
+    const origin =
+      source.id && "value" in source && source.tagName !== "BUTTON"
+        ? { field: source.id, value: source.value, path: ctx.request.action }
+        : null;
     const files = entries.some(([, value]) => value instanceof File) ? ctx.request.body : undefined;
     this.outbox.add({ path: ctx.request.action, entries: files ? [] : entries, files, label, origin });
   }
@@ -47,7 +64,12 @@ export class Act {
   async answered(act, answer, more) {
     // What was done on another sheet is done, and shows there.
     if (act.path.includes("/sheets/") && !act.path.startsWith(this.sheet)) return;
-    answer.entered = await this.answers.take(answer.text, { more, waiting: this.outbox.acts, origin: act.origin, stale: this.stale(act) });
+    answer.entered = await this.answers.take(answer.text, {
+      more,
+      waiting: this.outbox.acts,
+      origin: act.origin,
+      stale: this.stale(act),
+    });
     if (act.origin?.field) this.unmark(act.origin.field);
   }
 
@@ -73,11 +95,14 @@ export class Act {
   wait(count, why) {
     this.waiting.hidden = count === 0 || !(why || !this.waiting.hidden);
     if (why) this.why = why;
-    if (!this.waiting.hidden) this.waiting.textContent = `${count === 1 ? "One act waits" : `${count} acts wait`} for the server. ${WORDS[this.why]}`;
+    if (!this.waiting.hidden)
+      this.waiting.textContent = `${count === 1 ? "One act waits" : `${count} acts wait`} for the server. ${WORDS[this.why]}`;
   }
 
   // Fills a place of the page; of several askings for one place the last counts.
-  fill(target, path) { return window.htmx.ajax("GET", `${this.sheet}/${path}`, { source: target, target, swap: "innerHTML" }); }
+  fill(target, path) {
+    return window.htmx.ajax("GET", `${this.sheet}/${path}`, { source: target, target, swap: "innerHTML" });
+  }
 
   say(words, type = "done") {
     const told = document.createElement("p");
@@ -87,5 +112,7 @@ export class Act {
     document.getElementById("answer").replaceChildren(told);
   }
 
-  quiet() { document.getElementById("answer").replaceChildren(); }
+  quiet() {
+    document.getElementById("answer").replaceChildren();
+  }
 }

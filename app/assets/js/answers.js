@@ -16,7 +16,12 @@ export class Answers {
     // What an act was about may not be what is selected any more.
     if (stale) part.querySelector("hx-partial[hx-target='#facts']")?.remove();
     const entered = this.entered(part);
-    await window.htmx.swap({ text: part.body.innerHTML, sourceElement: this.session, target: document.getElementById("answer"), swap: "none" });
+    await window.htmx.swap({
+      text: part.body.innerHTML,
+      sourceElement: this.session,
+      target: document.getElementById("answer"),
+      swap: "none",
+    });
     this.restore(waiting);
     return entered;
   }
@@ -25,9 +30,11 @@ export class Answers {
   gently(tasks) {
     tasks.forEach((task) => {
       const place = typeof task.target === "string" ? document.querySelector(task.target) : task.target;
-      const holds = place && place !== document.activeElement && place.contains(document.activeElement) && document.activeElement !== document.body;
+      const holds =
+        place && place !== document.activeElement && place.contains(document.activeElement) && document.activeElement !== document.body;
       if (holds && task.swapSpec?.style === "innerHTML") task.swapSpec.style = "innerMorph";
-      if (document.activeElement?.closest("input, textarea, select, [contenteditable], .cells")) task.fragment?.querySelectorAll?.("[autofocus]").forEach((one) => one.removeAttribute("autofocus"));
+      if (document.activeElement?.closest("input, textarea, select, [contenteditable], .cells"))
+        task.fragment?.querySelectorAll?.("[autofocus]").forEach((one) => one.removeAttribute("autofocus"));
     });
   }
 
@@ -41,10 +48,13 @@ export class Answers {
 
   // Fields whose acts are still on their way keep what was typed.
   restore(waiting) {
-    waiting.filter((act) => act.origin?.field).forEach(({ origin }) => {
-      const field = document.getElementById(origin.field);
-      if (field && field !== document.activeElement && field.closest("[hx-post]")?.getAttribute("hx-post") === origin.path) field.value = origin.value;
-    });
+    waiting
+      .filter((act) => act.origin?.field)
+      .forEach(({ origin }) => {
+        const field = document.getElementById(origin.field);
+        if (field && field !== document.activeElement && field.closest("[hx-post]")?.getAttribute("hx-post") === origin.path)
+          field.value = origin.value;
+      });
   }
 
   entered(part) {
@@ -56,6 +66,10 @@ export class Answers {
   static reason(text) {
     const told = new DOMParser().parseFromString(text ?? "", "text/html").querySelector("[role=alert]");
     const first = told?.querySelector("[data-first]");
-    return { words: (told?.querySelector("p") ?? told)?.textContent.trim() || "the server did not say why", first: first?.dataset.first, offer: first?.textContent };
+    return {
+      words: (told?.querySelector("p") ?? told)?.textContent.trim() || "the server did not say why",
+      first: first?.dataset.first,
+      offer: first?.textContent,
+    };
   }
 }

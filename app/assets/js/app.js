@@ -39,7 +39,11 @@ if (page) {
   const selection = new Selection(act, view);
   const parts = { view, selection, line, act };
   // The view and the selection stay where somebody is at work.
-  const pieces = new Pieces(view, selection, () => act.outbox.busy || parts.inplace?.isOpen || document.body.classList.contains("dragging"));
+  const pieces = new Pieces(
+    view,
+    selection,
+    () => act.outbox.busy || parts.inplace?.isOpen || document.body.classList.contains("dragging"),
+  );
   if (view) {
     // In this order: each looks at a press of the pointer before the next does.
     new Band(view, selection);

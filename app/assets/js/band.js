@@ -19,7 +19,9 @@ export class Band {
     this.paper.replaceChildren(band);
     const move = (moved) => {
       const area = this.area(from, this.view.at(moved));
-      Object.entries({ x: area.x, y: area.y, width: area.right - area.x, height: area.bottom - area.y }).forEach(([key, value]) => band.setAttribute(key, value));
+      Object.entries({ x: area.x, y: area.y, width: area.right - area.x, height: area.bottom - area.y }).forEach(([key, value]) =>
+        band.setAttribute(key, value),
+      );
     };
     const end = (ended) => {
       window.removeEventListener("pointermove", move);
@@ -33,6 +35,11 @@ export class Band {
   }
 
   area(one, other) {
-    return { x: Math.min(one.x, other.x), y: Math.min(one.y, other.y), right: Math.max(one.x, other.x), bottom: Math.max(one.y, other.y) };
+    return {
+      x: Math.min(one.x, other.x),
+      y: Math.min(one.y, other.y),
+      right: Math.max(one.x, other.x),
+      bottom: Math.max(one.y, other.y),
+    };
   }
 }

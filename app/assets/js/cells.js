@@ -6,7 +6,9 @@ export class Cells {
     this.typed = new Map();
   }
 
-  name(row, key) { return `${row} ${key}`; }
+  name(row, key) {
+    return `${row} ${key}`;
+  }
 
   // Rows that are not shown yet have no cell in which it could stand.
   hold(one) {
@@ -21,7 +23,9 @@ export class Cells {
     this.paint();
     const ready = cells.filter(([row]) => !this.grid.news.waits(row));
     const sent = new Set(ready.map(([row, key]) => this.name(row, key)));
-    const rest = [...new Set(ready.map(([row]) => row))].flatMap((row) => this.grid.news.unsent(row)).filter(([row, key]) => !sent.has(this.name(row, key)));
+    const rest = [...new Set(ready.map(([row]) => row))]
+      .flatMap((row) => this.grid.news.unsent(row))
+      .filter(([row, key]) => !sent.has(this.name(row, key)));
     if (ready.length) this.post([...ready, ...rest]);
   }
 
@@ -31,8 +35,17 @@ export class Cells {
     rows.forEach((row) => grid.news.sent(row));
     const named = cells.map(([row, key, text]) => [grid.news.named(row), key, text]);
     const held = cells.map(([row, key, text]) => this.hold({ row, key, text }));
-    const label = cells.length === 1 ? `${grid.head(cells[0][1])?.textContent.trim() ?? cells[0][1]} ${cells[0][2]}` : `${cells.length} cells`;
-    grid.act.post("cells", { ...(grid.main ? { kind: grid.table.dataset.kind } : { parts: grid.table.dataset.kind, owner: grid.table.dataset.owner }), cells: JSON.stringify(named) }, { label, makes: rows, about: rows })
+    const label =
+      cells.length === 1 ? `${grid.head(cells[0][1])?.textContent.trim() ?? cells[0][1]} ${cells[0][2]}` : `${cells.length} cells`;
+    grid.act
+      .post(
+        "cells",
+        {
+          ...(grid.main ? { kind: grid.table.dataset.kind } : { parts: grid.table.dataset.kind, owner: grid.table.dataset.owner }),
+          cells: JSON.stringify(named),
+        },
+        { label, makes: rows, about: rows },
+      )
       .then((answer) => this.answered(answer, rows, held));
   }
 
@@ -42,12 +55,16 @@ export class Cells {
     held.forEach((one) => {
       const name = this.name(one.row, one.key);
       if (this.typed.get(name) !== one) return;
-      one.reason = reasons.get(name) ?? (answer.ok ? null : answer.reason ?? "the server did not take it");
+      one.reason = reasons.get(name) ?? (answer.ok ? null : (answer.reason ?? "the server did not take it"));
       if (!one.reason) this.taken(one, name);
     });
     this.grid.news.answered(rows, made, answer.ok);
     this.paint();
-    if (refused.length) this.grid.act.say(`${refused.length === 1 ? "One cell was" : `${refused.length} cells were`} not taken: ${refused[0][3]}`, "refusal");
+    if (refused.length)
+      this.grid.act.say(
+        `${refused.length === 1 ? "One cell was" : `${refused.length} cells were`} not taken: ${refused[0][3]}`,
+        "refusal",
+      );
   }
 
   // What was taken is shown as the server keeps it: an address in full, say.
@@ -58,13 +75,21 @@ export class Cells {
   }
 
   waits(row, words) {
-    this.typed.forEach((one) => { if (one.row === row && one.text) one.reason = words; });
+    this.typed.forEach((one) => {
+      if (one.row === row && one.text) one.reason = words;
+    });
     this.paint();
   }
 
-  text(row, key) { return this.typed.get(this.name(row, key))?.text ?? this.grid.at(row, key)?.textContent ?? ""; }
+  text(row, key) {
+    return this.typed.get(this.name(row, key))?.text ?? this.grid.at(row, key)?.textContent ?? "";
+  }
 
-  forget(row) { this.typed.forEach((one, name) => { if (one.row === row) this.typed.delete(name); }); }
+  forget(row) {
+    this.typed.forEach((one, name) => {
+      if (one.row === row) this.typed.delete(name);
+    });
+  }
 
   // Shows what was typed, and what was refused with its reason.
   paint() {

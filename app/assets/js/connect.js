@@ -3,8 +3,25 @@ import { things, thing, box, path, svg, nearest, DIRECTIONS } from "./geometry.j
 import { swallowClick } from "./pointer.js";
 
 const EDGE = 7;
-const NEAR = [[EDGE, 0], [-EDGE, 0], [0, EDGE], [0, -EDGE], [5, 5], [5, -5], [-5, 5], [-5, -5]];
-const AROUND = [[0, 0], [0, 6], [0, -6], [0, 12], [0, -12], [6, 0], [-6, 0]];
+const NEAR = [
+  [EDGE, 0],
+  [-EDGE, 0],
+  [0, EDGE],
+  [0, -EDGE],
+  [5, 5],
+  [5, -5],
+  [-5, 5],
+  [-5, -5],
+];
+const AROUND = [
+  [0, 0],
+  [0, 6],
+  [0, -6],
+  [0, 12],
+  [0, -12],
+  [6, 0],
+  [-6, 0],
+];
 
 // Joining two things: a drag from the edge of one to the other, or the key and a pick.
 export class Connect {
@@ -29,7 +46,12 @@ export class Connect {
     if (!at) return;
     const { x, y, right, bottom } = box(group);
     const [nx, ny] = [Math.min(Math.max(at.x, x), right), Math.min(Math.max(at.y, y), bottom)];
-    const sides = [[x, ny, nx - x], [right, ny, right - nx], [nx, y, ny - y], [nx, bottom, bottom - ny]];
+    const sides = [
+      [x, ny, nx - x],
+      [right, ny, right - nx],
+      [nx, y, ny - y],
+      [nx, bottom, bottom - ny],
+    ];
     const [cx, cy] = sides.reduce((best, side) => (side[2] < best[2] ? side : best));
     this.paper.append(svg("circle", { class: "begins", cx, cy, r: 4 / this.view.scale }));
   }
@@ -37,7 +59,9 @@ export class Connect {
   // The thing at whose edge the pointer is: as far outside as inside.
   edge(event) {
     if (this.view.scale < 0.4 || event.target.closest(".handle, #inplace")) return null;
-    const group = event.target.closest("#layer-things > g[data-box]") ?? (event.target.closest("#layer-lines > g, #layer-labels > g") ? null : this.around(event));
+    const group =
+      event.target.closest("#layer-things > g[data-box]") ??
+      (event.target.closest("#layer-lines > g, #layer-labels > g") ? null : this.around(event));
     if (!group) return null;
     const { x, y } = this.view.at(event);
     const at = box(group);
@@ -77,7 +101,13 @@ export class Connect {
 
   draw(way, from, event) {
     const to = this.view.at(event);
-    way.setAttribute("d", path([[from.x, from.y], [to.x, to.y]]));
+    way.setAttribute(
+      "d",
+      path([
+        [from.x, from.y],
+        [to.x, to.y],
+      ]),
+    );
     this.aim(this.under(event));
   }
 
@@ -137,9 +167,20 @@ export class Connect {
     if (!this.from) return false;
     if (DIRECTIONS[event.key]) {
       const here = box(thing(this.target ?? this.from));
-      const next = nearest(here, things().map(box).filter((one) => one.id !== this.from), DIRECTIONS[event.key]);
+      const next = nearest(
+        here,
+        things()
+          .map(box)
+          .filter((one) => one.id !== this.from),
+        DIRECTIONS[event.key],
+      );
       if (!next) this.act.say("Nothing stands further that way");
-      else { this.target = next.id; this.aim(thing(next.id)); this.view.reveal(thing(next.id)); this.act.say(`Enter joins it to ${thing(next.id).dataset.name}`); }
+      else {
+        this.target = next.id;
+        this.aim(thing(next.id));
+        this.view.reveal(thing(next.id));
+        this.act.say(`Enter joins it to ${thing(next.id).dataset.name}`);
+      }
     } else if (event.key === "Enter" && this.target) {
       const { from, target } = this;
       this.stop();

@@ -18,7 +18,11 @@ export class Drag {
   }
 
   start(event) {
-    const group = event.button === 0 && !event.shiftKey && !event.target.closest(".handle") && event.target.closest("#layer-things > g, #layer-boundaries > g");
+    const group =
+      event.button === 0 &&
+      !event.shiftKey &&
+      !event.target.closest(".handle") &&
+      event.target.closest("#layer-things > g, #layer-boundaries > g");
     if (!group || document.body.classList.contains("at-edge")) return;
     const from = { x: event.clientX, y: event.clientY };
     const groups = this.selection.ids.has(group.dataset.element) ? this.selection.groups() : [group];
@@ -53,11 +57,14 @@ export class Drag {
     this.moved = [...new Set([...groups, ...inside])];
     this.guides.begin(this.moved.map(box));
     const ids = new Set(this.moved.map((group) => group.dataset.element));
-    this.lines = lines().filter((line) => ends(line).some((id) => ids.has(id))).slice(0, MOST_LINES).map((line) => {
-      const along = svg("path", { class: "along" });
-      line.classList.add("left");
-      return { along, line, points: route(line), moves: ends(line).map((id) => ids.has(id)) };
-    });
+    this.lines = lines()
+      .filter((line) => ends(line).some((id) => ids.has(id)))
+      .slice(0, MOST_LINES)
+      .map((line) => {
+        const along = svg("path", { class: "along" });
+        line.classList.add("left");
+        return { along, line, points: route(line), moves: ends(line).map((id) => ids.has(id)) };
+      });
     this.lifted.append(...this.moved.map((group) => this.copy(group)));
     this.alongs.append(...this.lines.map((one) => one.along));
   }
@@ -95,7 +102,9 @@ export class Drag {
     document.body.classList.remove("dragging");
     swallowClick();
     const ids = groups.map((group) => group.dataset.element);
-    setTimeout(() => { if (ids.some((id) => !this.selection.ids.has(id))) this.selection.set(ids); });
+    setTimeout(() => {
+      if (ids.some((id) => !this.selection.ids.has(id))) this.selection.set(ids);
+    });
     if (cancelled) return this.settle();
     const [dx, dy] = this.by;
     this.view.dropped = true;

@@ -7,7 +7,8 @@ export function sendOnce() {
   const sent = new Set();
   document.addEventListener("submit", (event) => {
     const form = event.target;
-    if (form.method !== "post" || event.defaultPrevented || form.hasAttribute("hx-post") || event.submitter?.hasAttribute("hx-post")) return;
+    if (form.method !== "post" || event.defaultPrevented || form.hasAttribute("hx-post") || event.submitter?.hasAttribute("hx-post"))
+      return;
     if (sent.has(form)) event.preventDefault();
     else setTimeout(() => sent.delete(form), AGAIN);
     sent.add(form);

@@ -3,7 +3,8 @@ const numbers = (text) => text.split(" ").map(Number);
 
 export const things = () => [...document.querySelectorAll("#layer-things > g[data-box], #layer-boundaries > g[data-box]")];
 export const lines = () => [...document.querySelectorAll("#layer-lines > g[data-route]")];
-export const thing = (id) => document.querySelector(`#layer-things > g[data-element="${CSS.escape(id)}"], #layer-boundaries > g[data-element="${CSS.escape(id)}"]`);
+export const thing = (id) =>
+  document.querySelector(`#layer-things > g[data-element="${CSS.escape(id)}"], #layer-boundaries > g[data-element="${CSS.escape(id)}"]`);
 export const line = (id) => document.querySelector(`#layer-lines > g[data-element="${CSS.escape(id)}"]`);
 // The element that a group stands for: a thing that stands there once more has an id of its own.
 export const meant = (group) => group.dataset.of ?? group.dataset.element;
@@ -57,7 +58,10 @@ export function nearest(from, candidates, [dx, dy]) {
     const aside = Math.abs((candidate.cx - from.cx) * dy) + Math.abs((candidate.cy - from.cy) * dx);
     if (along <= 1 || candidate.id === from.id) return;
     const far = along + 2 * aside;
-    if (far < least) { least = far; best = candidate; }
+    if (far < least) {
+      least = far;
+      best = candidate;
+    }
   });
   return best;
 }

@@ -19,14 +19,25 @@ export class Grid {
     this.columns = this.main ? new Columns(this) : { offer() {} };
     this.ranges = new Ranges(this);
     this.place.addEventListener("pointerdown", (event) => this.press(event));
-    this.place.addEventListener("pointerover", (event) => { if (event.buttons === 1 && this.anchor) this.reach(event.target.closest("td[data-key]")); });
-    this.place.addEventListener("dblclick", (event) => { if (event.target.closest("td[data-key]")) this.edit(); });
+    this.place.addEventListener("pointerover", (event) => {
+      if (event.buttons === 1 && this.anchor) this.reach(event.target.closest("td[data-key]"));
+    });
+    this.place.addEventListener("dblclick", (event) => {
+      if (event.target.closest("td[data-key]")) this.edit();
+    });
     this.place.addEventListener("keydown", (event) => this.key(event));
     this.place.addEventListener("click", (event) => this.sort(event.target.closest("th .sort")));
     this.place.addEventListener("copy", (event) => this.ranges.copy(event));
     this.place.addEventListener("paste", (event) => this.ranges.paste(event));
-    this.place.addEventListener("focusin", (event) => { const cell = event.target.closest("td[data-key]"); if (cell && cell !== this.cell) this.go(cell, false); });
-    this.place.addEventListener("focusout", () => setTimeout(() => { if (!this.place.contains(document.activeElement)) this.news.left(null); }));
+    this.place.addEventListener("focusin", (event) => {
+      const cell = event.target.closest("td[data-key]");
+      if (cell && cell !== this.cell) this.go(cell, false);
+    });
+    this.place.addEventListener("focusout", () =>
+      setTimeout(() => {
+        if (!this.place.contains(document.activeElement)) this.news.left(null);
+      }),
+    );
     if (this.main) this.furnish();
     new MutationObserver(() => this.opened()).observe(this.place, { childList: true });
     this.opened();
@@ -37,13 +48,27 @@ export class Grid {
     document.getElementById("tabs").addEventListener("click", (event) => this.turn(event.target.closest("[data-kind]")));
   }
 
-  get table() { return this.place.querySelector("table"); }
-  rows() { return [...this.table.querySelectorAll("tr[data-row]")]; }
-  keys() { return [...this.table.querySelectorAll("th[data-key]")].filter((head) => !head.hidden).map((head) => head.dataset.key); }
-  head(key) { return this.table.querySelector(`th[data-key="${CSS.escape(key)}"]`); }
-  row(id) { return this.table.querySelector(`tr[data-row="${CSS.escape(id)}"]`); }
-  at(row, key) { return this.table.querySelector(`tr[data-row="${CSS.escape(row)}"] > td[data-key="${CSS.escape(key)}"]`); }
-  where(cell) { return [cell.parentNode.dataset.row, cell.dataset.key]; }
+  get table() {
+    return this.place.querySelector("table");
+  }
+  rows() {
+    return [...this.table.querySelectorAll("tr[data-row]")];
+  }
+  keys() {
+    return [...this.table.querySelectorAll("th[data-key]")].filter((head) => !head.hidden).map((head) => head.dataset.key);
+  }
+  head(key) {
+    return this.table.querySelector(`th[data-key="${CSS.escape(key)}"]`);
+  }
+  row(id) {
+    return this.table.querySelector(`tr[data-row="${CSS.escape(id)}"]`);
+  }
+  at(row, key) {
+    return this.table.querySelector(`tr[data-row="${CSS.escape(row)}"] > td[data-key="${CSS.escape(key)}"]`);
+  }
+  where(cell) {
+    return [cell.parentNode.dataset.row, cell.dataset.key];
+  }
 
   // Another table is on its way: what is typed before it is there is typed into it.
   async turn(tab) {
@@ -76,9 +101,12 @@ export class Grid {
     if (first && !this.table.querySelector("td[tabindex='0']")) first.tabIndex = 0;
     this.news.stand();
     this.cells.paint();
-    const ahead = this.wanted === this.table.dataset.kind ? this.ahead ?? [] : [];
+    const ahead = this.wanted === this.table.dataset.kind ? (this.ahead ?? []) : [];
     this.ahead = null;
-    if (ahead.length && first) { this.go(first); ahead.forEach((key) => this.replay(key)); }
+    if (ahead.length && first) {
+      this.go(first);
+      ahead.forEach((key) => this.replay(key));
+    }
   }
 
   replay({ key, shiftKey }) {
@@ -93,7 +121,10 @@ export class Grid {
     if (!cell || event.button !== 0 || event.target.closest("input")) return;
     if (this.input) this.take();
     this.run = null;
-    if (event.shiftKey && this.cell) { event.preventDefault(); return this.reach(cell); }
+    if (event.shiftKey && this.cell) {
+      event.preventDefault();
+      return this.reach(cell);
+    }
     this.go(cell);
   }
 
@@ -101,7 +132,9 @@ export class Grid {
   go(cell, focus = true) {
     if (!cell) return;
     const row = cell.parentNode.dataset.element;
-    this.table.querySelectorAll("td[tabindex='0']").forEach((one) => { one.tabIndex = -1; });
+    this.table.querySelectorAll("td[tabindex='0']").forEach((one) => {
+      one.tabIndex = -1;
+    });
     this.cell = cell;
     this.anchor = this.where(cell);
     this.far = this.anchor;
@@ -122,7 +155,10 @@ export class Grid {
   range() {
     const rows = this.rows().map((row) => row.dataset.row);
     const keys = this.keys();
-    const span = (list, one, other) => { const [a, b] = [list.indexOf(one), list.indexOf(other)].sort((x, y) => x - y); return list.slice(a, b + 1); };
+    const span = (list, one, other) => {
+      const [a, b] = [list.indexOf(one), list.indexOf(other)].sort((x, y) => x - y);
+      return list.slice(a, b + 1);
+    };
     return [span(rows, this.anchor[0], this.far[0]), span(keys, this.anchor[1], this.far[1])];
   }
 
@@ -138,12 +174,25 @@ export class Grid {
     const cell = event.target.closest("td[data-key]");
     if (!cell) return;
     if (STEPS[event.key]) this.run = null;
-    if (event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown") && this.table.dataset.ordered) return this.shift(event, cell, event.key === "ArrowUp" ? -1 : 1);
+    if (event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown") && this.table.dataset.ordered)
+      return this.shift(event, cell, event.key === "ArrowUp" ? -1 : 1);
     if (STEPS[event.key] && !event.altKey) return this.walk(event, STEPS[event.key]);
     const act = this.acts(event)[event.key];
-    if (act) { event.preventDefault(); event.stopPropagation(); return act(); }
-    if ((event.ctrlKey || event.metaKey) && event.key === "d") { event.preventDefault(); event.stopPropagation(); return this.ranges.fillDown(); }
-    if (typed(event)) { event.preventDefault(); event.stopPropagation(); this.edit(event.key); }
+    if (act) {
+      event.preventDefault();
+      event.stopPropagation();
+      return act();
+    }
+    if ((event.ctrlKey || event.metaKey) && event.key === "d") {
+      event.preventDefault();
+      event.stopPropagation();
+      return this.ranges.fillDown();
+    }
+    if (typed(event)) {
+      event.preventDefault();
+      event.stopPropagation();
+      this.edit(event.key);
+    }
   }
 
   acts(event) {
@@ -155,7 +204,10 @@ export class Grid {
       Backspace: () => this.ranges.clear(),
       Home: () => this.go(this.at(this.anchor[0], this.keys()[0])),
       End: () => this.go(this.at(this.anchor[0], this.keys().at(-1))),
-      Escape: () => { this.cell.blur(); document.getElementById("viewport")?.focus(); },
+      Escape: () => {
+        this.cell.blur();
+        document.getElementById("viewport")?.focus();
+      },
     };
   }
 
@@ -167,7 +219,8 @@ export class Grid {
     const row = cell.parentNode;
     const other = by < 0 ? row.previousElementSibling : row.nextElementSibling;
     if (!other?.dataset.element || !row.dataset.element) return;
-    if (by < 0) row.after(other); else row.before(other);
+    if (by < 0) row.after(other);
+    else row.before(other);
     this.act.post(`rows/${row.dataset.row}`, { by }, { label: "moving a row" }).then(() => this.reload());
   }
 
@@ -186,7 +239,9 @@ export class Grid {
     return [within(rows, rows.indexOf(row) + dy), within(keys, keys.indexOf(key) + dx)];
   }
 
-  step(dx, dy) { this.go(this.at(...this.shifted(this.where(this.cell), dx, dy))); }
+  step(dx, dy) {
+    this.go(this.at(...this.shifted(this.where(this.cell), dx, dy)));
+  }
 
   // Enter leads to the next row, below the cell at which a run of Tabs began.
   down(by) {
@@ -212,14 +267,19 @@ export class Grid {
 
   // Out of a table in the margin to what comes before or behind it.
   leave(by) {
-    const all = [...document.querySelectorAll(".margin :is(input, select, button, a)")].filter((one) => !this.place.contains(one) && one.offsetParent);
-    const [before, behind] = [false, true].map((after) => all.filter((one) => Boolean(this.place.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) === after));
+    const all = [...document.querySelectorAll(".margin :is(input, select, button, a)")].filter(
+      (one) => !this.place.contains(one) && one.offsetParent,
+    );
+    const [before, behind] = [false, true].map((after) =>
+      all.filter((one) => Boolean(this.place.compareDocumentPosition(one) & Node.DOCUMENT_POSITION_FOLLOWING) === after),
+    );
     (by > 0 ? behind[0] : before.at(-1))?.focus();
   }
 
   edit(first = null) {
     const cell = this.cell;
-    if (!cell || cell.classList.contains("computed")) return this.act.say("This is worked out from the model and cannot be written", "refusal");
+    if (!cell || cell.classList.contains("computed"))
+      return this.act.say("This is worked out from the model and cannot be written", "refusal");
     if (cell.parentNode.classList.contains("new")) this.begin(cell.parentNode);
     const head = this.head(cell.dataset.key);
     this.before = cell.textContent;
@@ -260,10 +320,19 @@ export class Grid {
 
   typing(event) {
     event.stopPropagation();
-    const then = { Enter: () => this.down(event.shiftKey ? -1 : 1), Tab: () => this.along(event.shiftKey ? -1 : 1), Escape: null }[event.key];
+    const then = { Enter: () => this.down(event.shiftKey ? -1 : 1), Tab: () => this.along(event.shiftKey ? -1 : 1), Escape: null }[
+      event.key
+    ];
     if (then === undefined) return;
     event.preventDefault();
-    if (event.key === "Escape") { this.input.value = this.before; this.take(); this.cell.focus(); } else { this.take(); then(); }
+    if (event.key === "Escape") {
+      this.input.value = this.before;
+      this.take();
+      this.cell.focus();
+    } else {
+      this.take();
+      then();
+    }
   }
 
   // Puts what was typed into the cell and sends it.
@@ -286,10 +355,14 @@ export class Grid {
     return choices.includes(text) || begun.length !== 1 ? text : begun[0];
   }
 
-  send(cells) { this.cells.send(cells); }
+  send(cells) {
+    this.cells.send(cells);
+  }
 
   // Rows of an answer, put where they stand, or at the end.
-  fill(rows) { this.news.fill(rows); }
+  fill(rows) {
+    this.news.fill(rows);
+  }
 
   drop(id) {
     const row = this.table && this.row(id);
@@ -310,8 +383,12 @@ export class Grid {
     this.later = setTimeout(() => this.open(this.order()), 200);
   }
 
-  order() { return { by: this.table.dataset.by, down: this.table.dataset.down }; }
-  address(order) { return `${this.table.dataset.path}?${new URLSearchParams({ ...order, filter: this.main ? document.getElementById("filter").value : "" })}`; }
+  order() {
+    return { by: this.table.dataset.by, down: this.table.dataset.down };
+  }
+  address(order) {
+    return `${this.table.dataset.path}?${new URLSearchParams({ ...order, filter: this.main ? document.getElementById("filter").value : "" })}`;
+  }
 
   open(order) {
     const path = this.address(order).slice(this.act.sheet.length + 1);
@@ -319,5 +396,7 @@ export class Grid {
   }
 
   // The rows as the server has them now; whoever types goes on typing.
-  reload() { return this.news.reload(this.address(this.order())); }
+  reload() {
+    return this.news.reload(this.address(this.order()));
+  }
 }

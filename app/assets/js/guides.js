@@ -14,7 +14,9 @@ export class Guides {
   begin(moving) {
     const ids = new Set(moving.map((one) => one.id));
     this.start = around(moving);
-    this.others = things().map(box).filter((one) => !ids.has(one.id));
+    this.others = things()
+      .map(box)
+      .filter((one) => !ids.has(one.id));
   }
 
   // How far to go from the start, snapped.
@@ -29,7 +31,9 @@ export class Guides {
 
   best(from, size, start, extent, middle, near, moved) {
     let found = null;
-    const offer = (by, at, other) => { if (Math.abs(by) <= near && (!found || Math.abs(by) < Math.abs(found.by))) found = { by, at, other }; };
+    const offer = (by, at, other) => {
+      if (Math.abs(by) <= near && (!found || Math.abs(by) < Math.abs(found.by))) found = { by, at, other };
+    };
     this.others.forEach((other) => {
       const low = other[start];
       const high = other[start] + other[extent];
@@ -43,7 +47,9 @@ export class Guides {
   // As far from a neighbour as that is from its own, along one row or column.
   gap(from, size, start, extent, near, moved) {
     const [side, length] = start === "x" ? ["y", "h"] : ["x", "w"];
-    const row = this.others.filter((one) => one[side] < moved[side] + moved[length] && moved[side] < one[side] + one[length]).sort((a, b) => a[start] - b[start]);
+    const row = this.others
+      .filter((one) => one[side] < moved[side] + moved[length] && moved[side] < one[side] + one[length])
+      .sort((a, b) => a[start] - b[start]);
     for (let index = 0; index + 1 < row.length; index += 1) {
       const [one, two] = [row[index], row[index + 1]];
       const gap = two[start] - (one[start] + one[extent]);
@@ -62,11 +68,21 @@ export class Guides {
 
   line(found, moved, upright) {
     if (!found) return null;
-    if (found.between) return found.between.map((one) => svg("rect", { class: "guide-gap", x: one.x, y: one.y, width: one.w, height: one.h }));
+    if (found.between)
+      return found.between.map((one) => svg("rect", { class: "guide-gap", x: one.x, y: one.y, width: one.w, height: one.h }));
     const { other, at } = found;
-    if (upright) return svg("path", { class: "guide", d: `M${at} ${Math.min(other.y, moved.y) - 12}V${Math.max(other.bottom, moved.y + moved.h) + 12}` });
-    return svg("path", { class: "guide", d: `M${Math.min(other.x, moved.x) - 12} ${at}H${Math.max(other.right, moved.x + moved.w) + 12}` });
+    if (upright)
+      return svg("path", {
+        class: "guide",
+        d: `M${at} ${Math.min(other.y, moved.y) - 12}V${Math.max(other.bottom, moved.y + moved.h) + 12}`,
+      });
+    return svg("path", {
+      class: "guide",
+      d: `M${Math.min(other.x, moved.x) - 12} ${at}H${Math.max(other.right, moved.x + moved.w) + 12}`,
+    });
   }
 
-  end() { this.paper.replaceChildren(); }
+  end() {
+    this.paper.replaceChildren();
+  }
 }

@@ -86,7 +86,10 @@ export class Handles {
     const points = route(line(id));
     return {
       move: (by) => this.preview(this.bent(points, run, by)),
-      end: (by) => { if (Math.hypot(...by) > 3) this.act.post(`bent/${id}`, { points: JSON.stringify(this.bent(points, run, by).map((point) => point.map(Math.round))) }); },
+      end: (by) => {
+        if (Math.hypot(...by) > 3)
+          this.act.post(`bent/${id}`, { points: JSON.stringify(this.bent(points, run, by).map((point) => point.map(Math.round))) });
+      },
     };
   }
 
@@ -95,9 +98,11 @@ export class Handles {
     const [one, other] = [points[run], points[run + 1]];
     const upright = one[0] === other[0];
     const shift = ([x, y]) => (upright ? [x + dx, y] : [x, y + dy]);
-    const towards = (from, to) => (upright ? [from[0], from[1] + Math.sign(to[1] - from[1]) * STUB] : [from[0] + Math.sign(to[0] - from[0]) * STUB, from[1]]);
+    const towards = (from, to) =>
+      upright ? [from[0], from[1] + Math.sign(to[1] - from[1]) * STUB] : [from[0] + Math.sign(to[0] - from[0]) * STUB, from[1]];
     const head = run === 0 ? [one, towards(one, other), shift(towards(one, other))] : [...points.slice(0, run), shift(one)];
-    const tail = run + 2 === points.length ? [shift(towards(other, one)), towards(other, one), other] : [shift(other), ...points.slice(run + 2)];
+    const tail =
+      run + 2 === points.length ? [shift(towards(other, one)), towards(other, one), other] : [shift(other), ...points.slice(run + 2)];
     return [...head, ...tail];
   }
 
@@ -107,17 +112,24 @@ export class Handles {
     const fixed = end === 0 ? points.at(-1) : points[0];
     const under = (event) => document.elementFromPoint(event.clientX, event.clientY)?.closest("#layer-things > g[data-box]");
     return {
-      move: (_, event) => { const at = this.view.at(event); this.preview([fixed, [at.x, at.y]]); },
+      move: (_, event) => {
+        const at = this.view.at(event);
+        this.preview([fixed, [at.x, at.y]]);
+      },
       end: (_, event) => {
         const to = under(event) ?? this.near(event);
-        if (to && to.dataset.element !== ends(group).at(end === 0 ? 0 : -1)) this.act.post(`rejoined/${group.dataset.element}`, { end, to: to.dataset.element });
+        if (to && to.dataset.element !== ends(group).at(end === 0 ? 0 : -1))
+          this.act.post(`rejoined/${group.dataset.element}`, { end, to: to.dataset.element });
       },
     };
   }
 
   near(event) {
     const { x, y } = this.view.at(event);
-    return things().find((group) => { const at = box(group); return x > at.x - 12 && x < at.right + 12 && y > at.y - 12 && y < at.bottom + 12; });
+    return things().find((group) => {
+      const at = box(group);
+      return x > at.x - 12 && x < at.right + 12 && y > at.y - 12 && y < at.bottom + 12;
+    });
   }
 
   sizing() {
@@ -126,7 +138,10 @@ export class Handles {
     const outline = svg("rect", { class: "along", x: at.x, y: at.y, width: at.w, height: at.h });
     document.getElementById("guides").replaceChildren(outline);
     return {
-      move: ([dx, dy]) => { outline.setAttribute("width", Math.max(20, at.w + dx)); outline.setAttribute("height", Math.max(10, at.h + dy)); },
+      move: ([dx, dy]) => {
+        outline.setAttribute("width", Math.max(20, at.w + dx));
+        outline.setAttribute("height", Math.max(10, at.h + dy));
+      },
       end: ([dx, dy]) => this.act.post(`sized/${group.dataset.element}`, { w: Math.max(20, at.w + dx), h: Math.max(10, at.h + dy) }),
     };
   }

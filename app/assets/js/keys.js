@@ -13,14 +13,27 @@ export class Keys {
     document.addEventListener("keydown", (event) => this.pressed(event));
     this.drawer = new Drawer();
     this.page = document.getElementById("sheet-page");
-    document.querySelector(".faces a")?.addEventListener("click", (event) => { if (this.view) { event.preventDefault(); this.drawing(); } });
+    document.querySelector(".faces a")?.addEventListener("click", (event) => {
+      if (this.view) {
+        event.preventDefault();
+        this.drawing();
+      }
+    });
     // Whoever goes to the findings or the facts wants to see them.
     document.getElementById("counts").addEventListener("click", () => this.page.classList.remove("margin-closed"));
     document.getElementById("tabs").addEventListener("click", (event) => this.tab(event.target.closest("[data-kind]")));
     document.getElementById("tabs").addEventListener("keydown", (event) => this.walkTabs(event));
-    document.getElementById("statement").addEventListener("keydown", (event) => { if (event.key === "Escape") this.place?.disarm(); });
+    document.getElementById("statement").addEventListener("keydown", (event) => {
+      if (event.key === "Escape") this.place?.disarm();
+    });
     // A row that is about to be walked away from keeps its keys to itself.
-    document.addEventListener("keydown", (event) => { if (event.target === document.body && this.grid.holds(event)) event.stopImmediatePropagation(); }, true);
+    document.addEventListener(
+      "keydown",
+      (event) => {
+        if (event.target === document.body && this.grid.holds(event)) event.stopImmediatePropagation();
+      },
+      true,
+    );
   }
 
   pressed(event) {
@@ -30,8 +43,12 @@ export class Keys {
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (DIRECTIONS[key]) return this.arrow(event, key);
     if (event.target.closest(".cells")) return;
-    const act = event.ctrlKey || event.metaKey ? this.withControl(event)[key] : !event.altKey && this.alone(event)[event.key === "?" ? "?" : key];
-    if (act) { event.preventDefault(); act(); }
+    const act =
+      event.ctrlKey || event.metaKey ? this.withControl(event)[key] : !event.altKey && this.alone(event)[event.key === "?" ? "?" : key];
+    if (act) {
+      event.preventDefault();
+      act();
+    }
   }
 
   withControl(event) {
@@ -46,9 +63,9 @@ export class Keys {
   alone(event) {
     return {
       "/": () => this.line.focus(),
-      "1": () => this.drawing(),
-      "2": () => this.intoRegister(),
-      "3": () => this.follow(1),
+      1: () => this.drawing(),
+      2: () => this.intoRegister(),
+      3: () => this.follow(1),
       t: () => (this.selection.ids.size > 1 ? this.act.post("tidy", { part: "yes" }) : this.submit("tidy")),
       f: () => this.view?.turn(),
       n: () => this.nextFinding(),
@@ -105,11 +122,19 @@ export class Keys {
     this.act.quiet();
   }
 
-  submit(id) { document.getElementById(id).requestSubmit(); }
-  follow(index) { document.querySelectorAll(".faces a")[index].click(); }
+  submit(id) {
+    document.getElementById(id).requestSubmit();
+  }
+  follow(index) {
+    document.querySelectorAll(".faces a")[index].click();
+  }
 
-  get registerOpen() { return this.drawer.isOpen; }
-  toggleRegister() { this.drawer.toggle(); }
+  get registerOpen() {
+    return this.drawer.isOpen;
+  }
+  toggleRegister() {
+    this.drawer.toggle();
+  }
 
   // The drawing alone; again, with the margin beside it.
   drawing() {
@@ -155,9 +180,12 @@ export class Keys {
     event.preventDefault();
     const [dx, dy] = DIRECTIONS[key];
     if (event.altKey) return this.travel.go([dx, dy]);
-    if (event.ctrlKey || event.metaKey) return this.onSelection("arranged", { how: event.shiftKey ? (dx ? "across" : "down") : SIDES[key] });
+    if (event.ctrlKey || event.metaKey)
+      return this.onSelection("arranged", { how: event.shiftKey ? (dx ? "across" : "down") : SIDES[key] });
     if (this.selection.groups().length === 0) return this.view.pan(-dx * PAN, -dy * PAN);
     const step = event.shiftKey ? 1 : STEP;
-    this.act.post("moves", { moves: JSON.stringify(this.selection.groups().map((group) => [group.dataset.element, dx * step, dy * step])) });
+    this.act.post("moves", {
+      moves: JSON.stringify(this.selection.groups().map((group) => [group.dataset.element, dx * step, dy * step])),
+    });
   }
 }

@@ -18,24 +18,30 @@ export class Outbox {
     Object.assign(this, { shelf, answered, refused, waits });
     this.acts = [];
     this.done = new Map();
-    window.addEventListener("beforeunload", (event) => { if (this.acts.length && !this.going) event.preventDefault(); });
+    window.addEventListener("beforeunload", (event) => {
+      if (this.acts.length && !this.going) event.preventDefault();
+    });
     window.addEventListener("online", () => this.wake?.());
     document.addEventListener("click", (event) => this.leave(event));
   }
 
   // What waited when the page was left goes on.
   async resume() {
-    this.acts.unshift(...await this.shelf.take());
+    this.acts.unshift(...(await this.shelf.take()));
     this.work();
   }
 
-  get busy() { return this.acts.length > 0; }
+  get busy() {
+    return this.acts.length > 0;
+  }
 
   add(act) {
     const added = { id: newId(), makes: [], about: [], ...act };
     this.acts.push(added);
     this.shelf.keep(this.acts);
-    const done = new Promise((resolve) => { this.done.set(added.id, resolve); });
+    const done = new Promise((resolve) => {
+      this.done.set(added.id, resolve);
+    });
     this.work();
     return done;
   }
@@ -83,7 +89,7 @@ export class Outbox {
     for (let tries = 0; ; tries += 1) {
       const answer = await this.ask(act);
       if (answer.status >= 500 && answer.status !== 503) failures += 1;
-      const renewed = answer.status === 403 && renewals < RENEWALS && await this.renew();
+      const renewed = answer.status === 403 && renewals < RENEWALS && (await this.renew());
       if (renewed) renewals += 1;
       else if (answer.status && answer.status !== 503 && answer.status !== 403 && (answer.status < 500 || failures > FAILURES)) {
         clearTimeout(soon);
@@ -100,7 +106,12 @@ export class Outbox {
     const body = act.files ?? new URLSearchParams(act.entries);
     body.set("token", token);
     try {
-      const raw = await fetch(act.path, { method: "POST", body, headers: { "HX-Request": "true", "X-Act": act.id }, signal: AbortSignal.timeout(LONGEST) });
+      const raw = await fetch(act.path, {
+        method: "POST",
+        body,
+        headers: { "HX-Request": "true", "X-Act": act.id },
+        signal: AbortSignal.timeout(LONGEST),
+      });
       const text = await raw.text();
       return { ok: raw.ok, status: raw.status, text, redirect: raw.headers.get("HX-Redirect"), kept: raw.headers.get("X-Kept") };
     } catch {
@@ -113,9 +124,13 @@ export class Outbox {
     try {
       const raw = await fetch("/session", { headers: { Accept: "application/json" } });
       if (!raw.ok) return false;
-      document.querySelectorAll("[name=token]").forEach((field) => { field.value = ""; });
+      document.querySelectorAll("[name=token]").forEach((field) => {
+        field.value = "";
+      });
       const { token } = await raw.json();
-      document.querySelectorAll("[name=token]").forEach((field) => { field.value = token; });
+      document.querySelectorAll("[name=token]").forEach((field) => {
+        field.value = token;
+      });
       return true;
     } catch {
       return false;
@@ -125,11 +140,16 @@ export class Outbox {
   pause(seconds) {
     return new Promise((resolve) => {
       const timer = setTimeout(resolve, seconds * 1000);
-      this.wake = () => { clearTimeout(timer); resolve(); };
+      this.wake = () => {
+        clearTimeout(timer);
+        resolve();
+      };
     });
   }
 
-  tell(why = null) { this.waits(this.acts.length, why); }
+  tell(why = null) {
+    this.waits(this.acts.length, why);
+  }
 
   go(address) {
     this.going = true;
@@ -139,10 +159,14 @@ export class Outbox {
   // A link leads on when what is on its way has arrived.
   leave(event) {
     const link = event.target.closest("a[href]");
-    if (!link || !this.busy || event.defaultPrevented || event.ctrlKey || event.metaKey || link.target || link.hasAttribute("download")) return;
+    if (!link || !this.busy || event.defaultPrevented || event.ctrlKey || event.metaKey || link.target || link.hasAttribute("download"))
+      return;
     event.preventDefault();
     const last = this.acts.at(-1);
     const settled = this.done.get(last.id);
-    this.done.set(last.id, (answer) => { settled?.(answer); if (answer.ok) window.location.assign(link.href); });
+    this.done.set(last.id, (answer) => {
+      settled?.(answer);
+      if (answer.ok) window.location.assign(link.href);
+    });
   }
 }

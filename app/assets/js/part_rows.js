@@ -16,19 +16,30 @@ export class PartRows {
     view.viewport.addEventListener("click", (event) => this.choose(event.target.closest("#layer-things [data-part]")));
     view.viewport.addEventListener("dblclick", (event) => this.double(event), true);
     this.input.addEventListener("keydown", (event) => this.typing(event));
-    this.input.addEventListener("input", () => { this.touched = true; this.check(); });
+    this.input.addEventListener("input", () => {
+      this.touched = true;
+      this.check();
+    });
     this.input.addEventListener("blur", () => this.commit());
     document.addEventListener("basalt:drawn", () => this.mark());
   }
 
-  get isOpen() { return !this.place.hidden; }
-  owner(row) { return row.closest("g[data-element]").dataset.element; }
-  row(id) { return document.querySelector(`#layer-things [data-part="${CSS.escape(id)}"]`); }
+  get isOpen() {
+    return !this.place.hidden;
+  }
+  owner(row) {
+    return row.closest("g[data-element]").dataset.element;
+  }
+  row(id) {
+    return document.querySelector(`#layer-things [data-part="${CSS.escape(id)}"]`);
+  }
   // Where rows stand in one order across the things, all of them.
   rows(owner) {
     const group = thing(owner);
     if (!group?.dataset.across) return [...(group?.querySelectorAll("[data-part]") ?? [])];
-    return [...document.querySelectorAll("#layer-things [data-part]")].sort((one, other) => one.getBoundingClientRect().top - other.getBoundingClientRect().top);
+    return [...document.querySelectorAll("#layer-things [data-part]")].sort(
+      (one, other) => one.getBoundingClientRect().top - other.getBoundingClientRect().top,
+    );
   }
 
   choose(row) {
@@ -72,7 +83,9 @@ export class PartRows {
     this.put(row.dataset.part, this.owner(row), before?.dataset.part);
   }
 
-  put(part, owner, before = "") { this.act.post(`part-placed/${part}`, { owner, before }, { label: "moving a row", about: [part] }); }
+  put(part, owner, before = "") {
+    this.act.post(`part-placed/${part}`, { owner, before }, { label: "moving a row", about: [part] });
+  }
 
   remove(row) {
     const rows = this.rows(this.owner(row));
@@ -115,8 +128,14 @@ export class PartRows {
   typing(event) {
     event.stopPropagation();
     if (event.key === "Escape") return this.close();
-    if (event.key === "Tab") { event.preventDefault(); return this.field(event.shiftKey ? -1 : 1); }
-    if (event.key === "Enter") { event.preventDefault(); this.on(event.shiftKey ? -1 : 1); }
+    if (event.key === "Tab") {
+      event.preventDefault();
+      return this.field(event.shiftKey ? -1 : 1);
+    }
+    if (event.key === "Enter") {
+      event.preventDefault();
+      this.on(event.shiftKey ? -1 : 1);
+    }
     if (event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown") && this.editing) {
       event.preventDefault();
       this.move(this.row(this.editing), event.key === "ArrowUp" ? -1 : 1);
@@ -129,7 +148,10 @@ export class PartRows {
     const at = words.findIndex(([from, to]) => this.input.selectionStart >= from && this.input.selectionStart <= to);
     const next = words[at + by];
     if (next) this.input.setSelectionRange(...next);
-    else if (by > 0) { this.input.value = `${this.input.value.trimEnd()} `; this.input.setSelectionRange(this.input.value.length, this.input.value.length); }
+    else if (by > 0) {
+      this.input.value = `${this.input.value.trimEnd()} `;
+      this.input.setSelectionRange(this.input.value.length, this.input.value.length);
+    }
   }
 
   on(by) {
@@ -165,7 +187,10 @@ export class PartRows {
     clearTimeout(this.later);
     this.later = setTimeout(async () => {
       const text = this.input.value;
-      if (!text.trim() || !this.isOpen) { this.hint.textContent = ""; return; }
+      if (!text.trim() || !this.isOpen) {
+        this.hint.textContent = "";
+        return;
+      }
       const answer = await fetch(`${this.act.sheet}/part-check/${this.of}?${new URLSearchParams({ text })}`).catch(() => null);
       if (!answer?.ok || this.input.value !== text) return;
       const { at, reason } = await answer.json();
@@ -206,10 +231,14 @@ export class PartRows {
     this.target = null;
     document.getElementById("guides").replaceChildren();
     if (Math.hypot(event.clientX - x, event.clientY - y) < THRESHOLD) return;
-    const under = document.elementFromPoint(event.clientX, event.clientY)?.closest("#layer-things > g[data-element]") ?? this.across(event);
+    const under =
+      document.elementFromPoint(event.clientX, event.clientY)?.closest("#layer-things > g[data-element]") ?? this.across(event);
     if (!under) return;
     const owner = under.dataset.element;
-    const before = this.rows(owner).find((row) => { const box = row.getBoundingClientRect(); return event.clientY < box.top + box.height / 2; });
+    const before = this.rows(owner).find((row) => {
+      const box = row.getBoundingClientRect();
+      return event.clientY < box.top + box.height / 2;
+    });
     this.target = { owner, before: before?.dataset.part ?? "" };
     const at = (before ?? this.rows(owner).at(-1) ?? under).getBoundingClientRect();
     const one = this.view.at({ clientX: at.left, clientY: before ? at.top : at.bottom });

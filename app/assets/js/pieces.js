@@ -18,11 +18,14 @@ export class Pieces {
     if (Number(answer.dataset.version) < this.version) return;
     this.version = Number(answer.dataset.version);
     if (document.getElementById("drawing")) this.draw(answer);
-    else if (document.getElementById("reading") && !document.getElementById("reading-text")) window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
+    else if (document.getElementById("reading") && !document.getElementById("reading-text"))
+      window.htmx.ajax("GET", window.location.pathname, { target: "#reading", select: "#reading", swap: "outerHTML" });
     this.fillTable(answer);
     const gone = answer.dataset.gone.split(" ").filter(Boolean);
     this.selection.prune(gone.filter((id) => id.startsWith("r")).map((id) => id.slice(1)));
-    gone.forEach((id) => (id.startsWith("r") ? this.grids().forEach((grid) => grid.drop(id.slice(1))) : document.getElementById(id)?.remove()));
+    gone.forEach((id) =>
+      id.startsWith("r") ? this.grids().forEach((grid) => grid.drop(id.slice(1))) : document.getElementById(id)?.remove(),
+    );
     if (answer.dataset.fresh && !this.held()) this.selection.set(answer.dataset.fresh.split(" "));
     this.selection.mark();
     document.dispatchEvent(new CustomEvent("basalt:drawn"));
@@ -46,12 +49,18 @@ export class Pieces {
     if (teach) teach.hidden = document.querySelectorAll("#layer-things > g").length > 0;
   }
 
-  places() { return new Map([...document.querySelectorAll("#layer-things > g[data-box]")].map((group) => [group.dataset.element, group.dataset.box])); }
+  places() {
+    return new Map(
+      [...document.querySelectorAll("#layer-things > g[data-box]")].map((group) => [group.dataset.element, group.dataset.box]),
+    );
+  }
 
   // Where things stand that the answer puts elsewhere, unless somebody just dragged them there.
   leaving(answer) {
     if (this.view?.dropped) return null;
-    const moved = [...answer.querySelectorAll("g[data-layer='things'] > g[data-box]")].map((piece) => [piece.dataset.element, document.getElementById(piece.id)?.dataset.box, piece.dataset.box]).filter(([, was, now]) => was && was !== now);
+    const moved = [...answer.querySelectorAll("g[data-layer='things'] > g[data-box]")]
+      .map((piece) => [piece.dataset.element, document.getElementById(piece.id)?.dataset.box, piece.dataset.box])
+      .filter(([, was, now]) => was && was !== now);
     return moved.length ? new Map(moved) : null;
   }
 
@@ -63,9 +72,15 @@ export class Pieces {
       if (!was || was === group.dataset.box) return;
       const [x, y] = was.split(" ").map(Number);
       const [nx, ny] = group.dataset.box.split(" ").map(Number);
-      group.animate([{ transform: `translate(${x - nx}px, ${y - ny}px)` }, { transform: "none" }], { duration: 320, easing: "ease-in-out" });
+      group.animate([{ transform: `translate(${x - nx}px, ${y - ny}px)` }, { transform: "none" }], {
+        duration: 320,
+        easing: "ease-in-out",
+      });
     });
-    if (whole) document.querySelectorAll("#layer-lines, #layer-labels").forEach((layer) => layer.animate([{ opacity: 0 }, { opacity: 0, offset: 0.7 }, { opacity: 1 }], { duration: 450 }));
+    if (whole)
+      document
+        .querySelectorAll("#layer-lines, #layer-labels")
+        .forEach((layer) => layer.animate([{ opacity: 0 }, { opacity: 0, offset: 0.7 }, { opacity: 1 }], { duration: 450 }));
   }
 
   // A thing that is new is brought into sight.
@@ -84,7 +99,9 @@ export class Pieces {
   }
 
   // The register, and the tables in the margin.
-  grids() { return [this.grid, ...(this.margin?.grids() ?? [])].filter((grid) => grid?.table); }
+  grids() {
+    return [this.grid, ...(this.margin?.grids() ?? [])].filter((grid) => grid?.table);
+  }
 
   fillTable(answer) {
     this.margin?.grids().forEach((grid) => grid.reload());

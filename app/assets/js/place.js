@@ -11,7 +11,9 @@ export class Place {
   constructor(view, selection, act, inplace, line) {
     Object.assign(this, { view, selection, act, inplace, line });
     this.outlines = document.getElementById("placing");
-    document.querySelectorAll("[data-noun]").forEach((chip) => chip.addEventListener("click", () => (this.chip === chip ? this.disarm() : this.arm(chip))));
+    document
+      .querySelectorAll("[data-noun]")
+      .forEach((chip) => chip.addEventListener("click", () => (this.chip === chip ? this.disarm() : this.arm(chip))));
     view.viewport.addEventListener("pointerdown", (event) => this.press(event), true);
     view.viewport.addEventListener("click", (event) => this.clicked(event), true);
     inplace.next = (fresh) => this.beside(fresh);
@@ -19,7 +21,9 @@ export class Place {
     inplace.cancelled = () => this.disarm();
   }
 
-  get noun() { return this.chip?.dataset.noun; }
+  get noun() {
+    return this.chip?.dataset.noun;
+  }
 
   arm(chip) {
     this.chip = chip;
@@ -53,7 +57,17 @@ export class Place {
 
   put(x, y, after = null) {
     const [w, h] = this.chip.dataset.size.split(" ").map(Number);
-    const fresh = { id: newId(), noun: this.noun, kind: this.chip.dataset.kind, facts: JSON.parse(this.chip.dataset.facts), x, y, w, h, after };
+    const fresh = {
+      id: newId(),
+      noun: this.noun,
+      kind: this.chip.dataset.kind,
+      facts: JSON.parse(this.chip.dataset.facts),
+      x,
+      y,
+      w,
+      h,
+      after,
+    };
     this.view.touched = true;
     const typed = this.line.input.value.trim();
     const name = typed.startsWith(this.noun) ? typed.slice(this.noun.length).trim() : "";
@@ -74,8 +88,17 @@ export class Place {
     fresh.w = wide;
     this.outline(fresh, name);
     this.last = fresh;
-    const values = { noun: fresh.noun, x: fresh.x, y: fresh.y, name, id: fresh.id, after: fresh.after ?? "", facts: JSON.stringify(facts) };
-    this.act.post("placed", values, { label: `${fresh.noun} ${name}`, makes: [fresh.id] })
+    const values = {
+      noun: fresh.noun,
+      x: fresh.x,
+      y: fresh.y,
+      name,
+      id: fresh.id,
+      after: fresh.after ?? "",
+      facts: JSON.stringify(facts),
+    };
+    this.act
+      .post("placed", values, { label: `${fresh.noun} ${name}`, makes: [fresh.id] })
       .then(() => document.getElementById(`outline-${fresh.id}`)?.remove());
   }
 

@@ -12,13 +12,25 @@ export class Ranges {
   clear() {
     const { grid } = this;
     const [rows, keys] = grid.range();
-    grid.send(rows.flatMap((row) => keys.map((key) => [row, key, ""])).filter(([row, key]) => { const cell = grid.at(row, key); return cell && cell.textContent && !cell.classList.contains("computed"); }));
+    grid.send(
+      rows
+        .flatMap((row) => keys.map((key) => [row, key, ""]))
+        .filter(([row, key]) => {
+          const cell = grid.at(row, key);
+          return cell && cell.textContent && !cell.classList.contains("computed");
+        }),
+    );
   }
 
   fillDown() {
     const { grid } = this;
     const [rows, keys] = grid.range();
-    grid.send(rows.slice(1).flatMap((row) => keys.map((key) => [row, key, grid.at(rows[0], key).textContent])).filter(([row, key]) => grid.row(row).dataset.element && !grid.at(row, key).classList.contains("computed")));
+    grid.send(
+      rows
+        .slice(1)
+        .flatMap((row) => keys.map((key) => [row, key, grid.at(rows[0], key).textContent]))
+        .filter(([row, key]) => grid.row(row).dataset.element && !grid.at(row, key).classList.contains("computed")),
+    );
   }
 
   copy(event) {
@@ -27,7 +39,10 @@ export class Ranges {
     event.preventDefault();
     event.stopPropagation();
     const [rows, keys] = grid.range();
-    event.clipboardData.setData("text/plain", rows.map((row) => keys.map((key) => grid.at(row, key).textContent.replace(/[\t\n]/g, " ")).join("\t")).join("\n"));
+    event.clipboardData.setData(
+      "text/plain",
+      rows.map((row) => keys.map((key) => grid.at(row, key).textContent.replace(/[\t\n]/g, " ")).join("\t")).join("\n"),
+    );
     grid.act.say(`Copied ${rows.length * keys.length} cells`);
   }
 
@@ -37,7 +52,12 @@ export class Ranges {
     if (grid.input || !grid.cell) return;
     event.preventDefault();
     event.stopPropagation();
-    const lines = event.clipboardData.getData("text/plain").replace(/\r\n?/g, "\n").replace(/\n$/, "").split("\n").map((line) => line.split("\t"));
+    const lines = event.clipboardData
+      .getData("text/plain")
+      .replace(/\r\n?/g, "\n")
+      .replace(/\n$/, "")
+      .split("\n")
+      .map((line) => line.split("\t"));
     const rows = grid.rows().map((row) => row.dataset.row);
     const keys = grid.keys();
     const top = rows.indexOf(grid.range()[0][0]);
@@ -50,11 +70,13 @@ export class Ranges {
       fresh[index] ??= fresh.length > MOST_SHOWN ? `new-${newId()}` : grid.news.another();
       return fresh[index];
     };
-    lines.forEach((line, down) => line.forEach((text, right) => {
-      const key = keys[left + right];
-      if (!key || grid.head(key).dataset.type === "computed") return;
-      cells.push([own(down), key, text]);
-    }));
+    lines.forEach((line, down) =>
+      line.forEach((text, right) => {
+        const key = keys[left + right];
+        if (!key || grid.head(key).dataset.type === "computed") return;
+        cells.push([own(down), key, text]);
+      }),
+    );
     grid.anchor = grid.where(grid.cell);
     grid.far = grid.anchor;
     grid.cell.focus();

@@ -9,16 +9,22 @@ export class Reading {
     this.place = document.getElementById("reading");
     if (!this.place) return;
     this.place.addEventListener("click", (event) => this.clicked(event));
-    this.place.addEventListener("keydown", (event) => { if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) event.target.form?.requestSubmit(); });
+    this.place.addEventListener("keydown", (event) => {
+      if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) event.target.form?.requestSubmit();
+    });
     this.place.addEventListener("submit", (event) => this.submit(event));
     this.place.addEventListener("scroll", () => this.follow(), true);
     this.place.addEventListener("input", () => this.mark());
     ["keyup", "pointerup"].forEach((type) => this.place.addEventListener(type, (event) => this.caret(event.target)));
     new MutationObserver(() => this.opened()).observe(this.place, { childList: true });
-    act.answers.before = (part, origin) => { if (origin?.reading !== undefined) this.keep(part, origin.reading); };
+    act.answers.before = (part, origin) => {
+      if (origin?.reading !== undefined) this.keep(part, origin.reading);
+    };
   }
 
-  get text() { return document.getElementById("reading-text"); }
+  get text() {
+    return document.getElementById("reading-text");
+  }
 
   clicked(event) {
     if (event.target.id === "edit-reading") this.edit();
@@ -49,7 +55,9 @@ export class Reading {
     const sent = this.text.value;
     if (sent === this.sent) return;
     this.sent = sent;
-    this.act.post("reading", { before: event.target.elements.before.value, text: sent }, { label: "the reading", origin: { reading: sent } }).then(() => this.done());
+    this.act
+      .post("reading", { before: event.target.elements.before.value, text: sent }, { label: "the reading", origin: { reading: sent } })
+      .then(() => this.done());
   }
 
   // Somebody typed on: what stands there stays, and what was taken is what it is compared with.
@@ -70,7 +78,10 @@ export class Reading {
   done() {
     this.sent = null;
     if (!this.text) return this.place.focus();
-    if (!this.kept) { this.opens = null; this.opened(); }
+    if (!this.kept) {
+      this.opens = null;
+      this.opened();
+    }
     this.kept = false;
   }
 
@@ -86,13 +97,15 @@ export class Reading {
   mark() {
     if (!this.text) return;
     const known = new Set(this.typed);
-    document.getElementById("reading-marks").replaceChildren(...this.text.value.split("\n").map((line) => {
-      const row = document.createElement("span");
-      row.textContent = `${line || " "}\n`;
-      if (this.refused.has(line)) row.className = "wrong";
-      else if (!known.has(line)) row.className = "different";
-      return row;
-    }));
+    document.getElementById("reading-marks").replaceChildren(
+      ...this.text.value.split("\n").map((line) => {
+        const row = document.createElement("span");
+        row.textContent = `${line || " "}\n`;
+        if (this.refused.has(line)) row.className = "wrong";
+        else if (!known.has(line)) row.className = "different";
+        return row;
+      }),
+    );
     this.follow();
   }
 

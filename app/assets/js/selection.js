@@ -13,14 +13,21 @@ export class Selection {
     document.getElementById("findings").addEventListener("pointerleave", () => this.light([]));
     // What an answer is about is lit as soon as it comes.
     const answer = document.getElementById("answer");
-    new MutationObserver(() => { const lit = answer.querySelector("[data-lit]"); if (lit) this.light([lit.dataset.lit], true); }).observe(answer, { childList: true, subtree: true });
+    new MutationObserver(() => {
+      const lit = answer.querySelector("[data-lit]");
+      if (lit) this.light([lit.dataset.lit], true);
+    }).observe(answer, { childList: true, subtree: true });
     const wanted = decodeURIComponent(window.location.hash.slice(1));
     if (wanted) this.choose(wanted, true);
   }
 
   // The one that is selected, when there is just one.
-  get id() { return this.field.value; }
-  get any() { return this.ids.size > 0; }
+  get id() {
+    return this.field.value;
+  }
+  get any() {
+    return this.ids.size > 0;
+  }
 
   clicked(event) {
     const shower = event.target.closest("[data-show]");
@@ -77,7 +84,9 @@ export class Selection {
 
   alike() {
     const kinds = new Set([...this.ids].map((id) => this.kind(id)).filter(Boolean));
-    this.set([...things(), ...lines()].filter((group) => kinds.has(this.kind(group.dataset.element))).map((group) => group.dataset.element));
+    this.set(
+      [...things(), ...lines()].filter((group) => kinds.has(this.kind(group.dataset.element))).map((group) => group.dataset.element),
+    );
   }
 
   kind(id) {
@@ -88,15 +97,21 @@ export class Selection {
   // What is joined to the selection, and the lines that join it.
   joined() {
     const ids = new Set(this.ids);
-    lines().filter((group) => ends(group).some((id) => this.ids.has(id)) || this.ids.has(group.dataset.element))
+    lines()
+      .filter((group) => ends(group).some((id) => this.ids.has(id)) || this.ids.has(group.dataset.element))
       .forEach((group) => [group.dataset.element, ...ends(group)].forEach((id) => ids.add(id)));
     this.set(ids);
   }
 
-  everything() { this.set(things().map((group) => group.dataset.element)); }
+  everything() {
+    this.set(things().map((group) => group.dataset.element));
+  }
 
   within(area, add) {
-    const found = things().map(box).filter((one) => overlap(one, area)).map((one) => one.id);
+    const found = things()
+      .map(box)
+      .filter((one) => overlap(one, area))
+      .map((one) => one.id);
     this.set(add ? [...this.ids, ...found] : found);
   }
 
@@ -105,11 +120,17 @@ export class Selection {
     document.querySelectorAll(".chosen").forEach((shown) => shown.classList.remove("chosen"));
     if (!this.any) return;
     if (this.ids.size > 40) {
-      document.querySelectorAll("#drawing g[data-element], #table tr[data-element]").forEach((shown) => shown.classList.toggle("chosen", this.ids.has(shown.dataset.element)));
+      document
+        .querySelectorAll("#drawing g[data-element], #table tr[data-element]")
+        .forEach((shown) => shown.classList.toggle("chosen", this.ids.has(shown.dataset.element)));
       return;
     }
-    this.ids.forEach((id) => document.querySelectorAll(`[data-element="${CSS.escape(id)}"]`).forEach((shown) => shown.classList.add("chosen")));
-    this.groups().filter((group) => group.dataset.of).forEach((group) => document.querySelector(`#table tr[data-element="${CSS.escape(meant(group))}"]`)?.classList.add("chosen"));
+    this.ids.forEach((id) =>
+      document.querySelectorAll(`[data-element="${CSS.escape(id)}"]`).forEach((shown) => shown.classList.add("chosen")),
+    );
+    this.groups()
+      .filter((group) => group.dataset.of)
+      .forEach((group) => document.querySelector(`#table tr[data-element="${CSS.escape(meant(group))}"]`)?.classList.add("chosen"));
     document.querySelectorAll(".finding").forEach((finding) => {
       if (finding.dataset.about.split(" ").some((id) => this.ids.has(id))) finding.classList.add("chosen");
     });
@@ -125,10 +146,20 @@ export class Selection {
     if (this.staying && !stay && ids.length === 0) return;
     this.staying = stay;
     document.querySelectorAll(".lit-up").forEach((shown) => shown.classList.remove("lit-up"));
-    ids.forEach((id) => document.querySelectorAll(`#drawing [data-element="${CSS.escape(id)}"], #drawing [data-part="${CSS.escape(id)}"], #table tr[data-row="${CSS.escape(id)}"]`).forEach((shown) => shown.classList.add("lit-up")));
+    ids.forEach((id) =>
+      document
+        .querySelectorAll(
+          `#drawing [data-element="${CSS.escape(id)}"], #drawing [data-part="${CSS.escape(id)}"], #table tr[data-row="${CSS.escape(id)}"]`,
+        )
+        .forEach((shown) => shown.classList.add("lit-up")),
+    );
   }
 
   // The things among what is selected that stand on the sheet.
-  groups() { return [...this.ids].map((id) => thing(id)).filter(Boolean); }
-  group() { return this.id && thing(this.id); }
+  groups() {
+    return [...this.ids].map((id) => thing(id)).filter(Boolean);
+  }
+  group() {
+    return this.id && thing(this.id);
+  }
 }

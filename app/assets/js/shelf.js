@@ -44,7 +44,9 @@ export class Shelf {
     const there = new Set(held.map((lock) => lock.name));
     if (there.has(PREFIX + this.tab)) this.another();
     navigator.locks.request(PREFIX + this.tab, () => new Promise(() => {}));
-    return Object.keys(localStorage).filter((key) => key.startsWith(PREFIX) && key !== PREFIX + this.tab && !there.has(key)).map((key) => key.slice(PREFIX.length));
+    return Object.keys(localStorage)
+      .filter((key) => key.startsWith(PREFIX) && key !== PREFIX + this.tab && !there.has(key))
+      .map((key) => key.slice(PREFIX.length));
   }
 
   // A tab that was doubled begins with the name of the other.

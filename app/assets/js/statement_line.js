@@ -11,13 +11,22 @@ export class StatementLine {
     this.completion.addEventListener("pointerdown", (event) => this.pick(event));
     new MutationObserver(() => this.offered()).observe(this.completion, { childList: true, subtree: true });
     this.form.addEventListener("submit", (event) => this.submit(event), true);
-    document.querySelectorAll("[data-say]").forEach((example) => example.addEventListener("click", () => this.begin(example.dataset.say)));
+    document
+      .querySelectorAll("[data-say]")
+      .forEach((example) => example.addEventListener("click", () => this.begin(example.dataset.say)));
   }
 
   // What was offered for other words than stand there now does not count.
-  current() { return document.getElementById("offers")?.dataset.for === this.input.value; }
-  options() { return this.current() ? [...this.completion.querySelectorAll("[role=option]")] : []; }
-  focus() { this.input.focus(); this.input.select(); }
+  current() {
+    return document.getElementById("offers")?.dataset.for === this.input.value;
+  }
+  options() {
+    return this.current() ? [...this.completion.querySelectorAll("[role=option]")] : [];
+  }
+  focus() {
+    this.input.focus();
+    this.input.select();
+  }
 
   clear() {
     this.input.value = "";
@@ -36,8 +45,14 @@ export class StatementLine {
   offered() {
     this.active = -1;
     this.foretell();
-    if (this.waiting && this.current()) { this.waiting = false; return this.complete(this.options()[0]); }
-    const open = document.activeElement === this.input && this.options().length > 0 && (this.input.value !== "" || document.getElementById("refused").hidden);
+    if (this.waiting && this.current()) {
+      this.waiting = false;
+      return this.complete(this.options()[0]);
+    }
+    const open =
+      document.activeElement === this.input &&
+      this.options().length > 0 &&
+      (this.input.value !== "" || document.getElementById("refused").hidden);
     this.completion.hidden = !open;
     this.input.setAttribute("aria-expanded", String(open));
     this.input.removeAttribute("aria-activedescendant");
@@ -59,7 +74,10 @@ export class StatementLine {
     const ghost = document.getElementById("ghost");
     if (!ghost) return;
     const groups = this.input.value ? [...(document.getElementById("ghosts")?.children ?? [])].map((group) => group.cloneNode(true)) : [];
-    groups.forEach((group) => { group.removeAttribute("id"); delete group.dataset.element; });
+    groups.forEach((group) => {
+      group.removeAttribute("id");
+      delete group.dataset.element;
+    });
     ghost.replaceChildren(...groups);
     if (groups.length) this.haunted?.(groups);
   }
@@ -72,10 +90,16 @@ export class StatementLine {
   key(event) {
     const options = this.completion.hidden ? [] : this.options();
     if (event.key === "Escape") return this.escape();
-    if (event.key === "Enter" && this.active >= 0) { event.preventDefault(); return this.complete(options[this.active]); }
+    if (event.key === "Enter" && this.active >= 0) {
+      event.preventDefault();
+      return this.complete(options[this.active]);
+    }
     if (event.key === "Tab" && !event.shiftKey && this.input.value) return this.tab(event, options);
     this.waiting = false;
-    if (event.key === "ArrowDown" || event.key === "ArrowUp") { event.preventDefault(); this.step(options, event.key === "ArrowDown" ? 1 : -1); }
+    if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+      event.preventDefault();
+      this.step(options, event.key === "ArrowDown" ? 1 : -1);
+    }
     if (event.key === "Enter") this.close();
     this.letter(event);
   }
@@ -99,7 +123,10 @@ export class StatementLine {
   letter(event) {
     if (this.input.value !== "/" || event.key.length !== 1) return;
     const chip = [...document.querySelectorAll("[data-noun]")].find((one) => one.querySelector("kbd").textContent === event.key);
-    if (chip) { event.preventDefault(); chip.click(); }
+    if (chip) {
+      event.preventDefault();
+      chip.click();
+    }
   }
 
   step(options, by) {
@@ -111,7 +138,10 @@ export class StatementLine {
 
   pick(event) {
     const option = event.target.closest("[role=option]");
-    if (option) { event.preventDefault(); this.complete(option); }
+    if (option) {
+      event.preventDefault();
+      this.complete(option);
+    }
   }
 
   complete(option) {
@@ -136,6 +166,10 @@ export class StatementLine {
   }
 
   send(text) {
-    this.act.post("statements", { statements: text }, { label: text.length > 120 ? `${text.slice(0, 119)}…` : text, origin: { statement: text } });
+    this.act.post(
+      "statements",
+      { statements: text },
+      { label: text.length > 120 ? `${text.slice(0, 119)}…` : text, origin: { statement: text } },
+    );
   }
 }

@@ -16,16 +16,25 @@ export class View {
     this.viewport = viewport;
     this.paper = paper;
     this.scale = 1;
-    this.zoom = zoom().scaleExtent([LEAST, MOST]).filter((event) => this.concerns(event)).on("zoom", (event) => this.show(event.transform));
+    this.zoom = zoom()
+      .scaleExtent([LEAST, MOST])
+      .filter((event) => this.concerns(event))
+      .on("zoom", (event) => this.show(event.transform));
     select(this.viewport).call(this.zoom).on("dblclick.zoom", null);
-    if (viewport.id === "viewport") document.querySelectorAll("[data-view]").forEach((button) => button.addEventListener("click", () => this[button.dataset.view]()));
+    if (viewport.id === "viewport")
+      document.querySelectorAll("[data-view]").forEach((button) => button.addEventListener("click", () => this[button.dataset.view]()));
     this.measure();
     this.fit();
-    new ResizeObserver(() => { this.measure(); this.touched ? this.onShow?.() : this.fit(); }).observe(this.viewport);
+    new ResizeObserver(() => {
+      this.measure();
+      this.touched ? this.onShow?.() : this.fit();
+    }).observe(this.viewport);
   }
 
   // Asking while something moves would lay the page out anew.
-  measure() { this.port = { width: this.viewport.clientWidth, height: this.viewport.clientHeight }; }
+  measure() {
+    this.port = { width: this.viewport.clientWidth, height: this.viewport.clientHeight };
+  }
 
   // The wheel zooms and a drag of the paper pans; a drag of a thing is not the view's.
   concerns(event) {
@@ -45,10 +54,14 @@ export class View {
     return this.at({ clientX: port.left + port.width / 2, clientY: port.top + port.height / 2 });
   }
 
-  centre(x, y) { select(this.viewport).call(this.zoom.translateTo, x, y); }
+  centre(x, y) {
+    select(this.viewport).call(this.zoom.translateTo, x, y);
+  }
 
   // Tells something to those who hear the page.
-  say(words) { document.getElementById("spoken").textContent = words; }
+  say(words) {
+    document.getElementById("spoken").textContent = words;
+  }
 
   show(transform) {
     this.scale = transform.k;
@@ -58,7 +71,9 @@ export class View {
     this.paper.style.transform = `translate(${transform.x}px, ${transform.y}px) scale(${transform.k})`;
   }
 
-  frame() { return this.sides(this.paper.dataset.frame); }
+  frame() {
+    return this.sides(this.paper.dataset.frame);
+  }
 
   sides(text) {
     const [x, y, w, h] = text.split(" ").map(Number);
@@ -85,7 +100,10 @@ export class View {
     const scale = Math.max(LEAST, Math.min(MOST_FITTED, (clientWidth - 2 * MARGIN) / w, (clientHeight - MARGIN - HEAD) / h));
     const left = (clientWidth - w * scale) / 2;
     const top = HEAD + (clientHeight - HEAD - MARGIN - h * scale) / 2;
-    select(this.viewport).call(this.zoom.transform, zoomIdentity.translate(left - x * scale, Math.max(HEAD, top) - y * scale).scale(scale));
+    select(this.viewport).call(
+      this.zoom.transform,
+      zoomIdentity.translate(left - x * scale, Math.max(HEAD, top) - y * scale).scale(scale),
+    );
     this.touched = false;
     this.settled = true;
   }
@@ -94,19 +112,29 @@ export class View {
   embrace(groups) {
     if (this.touched || groups.length === 0) return;
     const { x, y, w, h } = this.extent();
-    const whole = around([{ x, y, right: x + w, bottom: y + h }, ...groups.map(box).map((one) => ({ x: one.x - AROUND, y: one.y - AROUND, right: one.right + AROUND, bottom: one.bottom + AROUND }))]);
+    const whole = around([
+      { x, y, right: x + w, bottom: y + h },
+      ...groups.map(box).map((one) => ({ x: one.x - AROUND, y: one.y - AROUND, right: one.right + AROUND, bottom: one.bottom + AROUND })),
+    ]);
     this.fit(whole);
   }
 
-  in() { select(this.viewport).call(this.zoom.scaleBy, 1.25); }
-  out() { select(this.viewport).call(this.zoom.scaleBy, 0.8); }
-  pan(dx, dy) { select(this.viewport).call(this.zoom.translateBy, dx / this.scale, dy / this.scale); }
+  in() {
+    select(this.viewport).call(this.zoom.scaleBy, 1.25);
+  }
+  out() {
+    select(this.viewport).call(this.zoom.scaleBy, 0.8);
+  }
+  pan(dx, dy) {
+    select(this.viewport).call(this.zoom.translateBy, dx / this.scale, dy / this.scale);
+  }
 
   // Brings a group into sight when it is out of it.
   reveal(group) {
     const box = group.getBoundingClientRect();
     const port = this.viewport.getBoundingClientRect();
     const inside = box.left >= port.left && box.right <= port.right && box.top >= port.top && box.bottom <= port.bottom;
-    if (!inside) this.pan(port.left + port.width / 2 - (box.left + box.width / 2), port.top + port.height / 2 - (box.top + box.height / 2));
+    if (!inside)
+      this.pan(port.left + port.width / 2 - (box.left + box.width / 2), port.top + port.height / 2 - (box.top + box.height / 2));
   }
 }

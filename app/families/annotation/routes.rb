@@ -12,7 +12,11 @@ module Web
         # What is selected belongs to a group from now on, or no longer; one of that name is made where there is none.
         post "#{SHEET}/grouped", needs: :edit, answers: :pieces, makes: "Add, Show, Remove" do
           name = params[:group].to_s.strip
-          on_sheet(->(draft, ids) { "#{params[:no] ? 'took' : 'put'} #{Acting.titles(draft, ids)} #{params[:no] ? 'out of' : 'into'} #{Basalt::Model::Names.short(name)}" }) do |draft, sheet|
+          on_sheet(
+            ->(draft, ids) do
+              "#{params[:no] ? "took" : "put"} #{Acting.titles(draft, ids)} #{params[:no] ? "out of" : "into"} #{Basalt::Model::Names.short(name)}"
+            end
+          ) do |draft, sheet|
             ids = Acting.chosen(draft, params).reject { |id| draft.element(id).relation? || draft.element(id).name == name }
             raise Basalt::Mistake, "Select what belongs together first" if ids.empty?
 
@@ -37,7 +41,10 @@ module Web
 
             def part(draft, ids, name)
               group = named(draft, name) or raise Basalt::Change::Conflict, "The group is no longer there"
-              draft.relations_of(group.id, MEMBERSHIP::KIND).select { |one| ids.include?(one.target("member")) }.each { |one| draft.apply(Basalt::Change::Remove.new(id: one.id)) }
+              draft
+                .relations_of(group.id, MEMBERSHIP::KIND)
+                .select { |one| ids.include?(one.target("member")) }
+                .each { |one| draft.apply(Basalt::Change::Remove.new(id: one.id)) }
             end
 
             private

@@ -11,14 +11,24 @@ module Web
 
         helped_by :Covering
 
-        get("/projects/:project_id/coverage", needs: :see, answers: :page) { with_project { |project| erb(:coverage, locals: { project:, coverage: Basalt::Brief::Coverage.new(project.set) }) } }
-        get("/projects/:project_id/coverage.csv", needs: :see, answers: :file) { with_project { |project| download("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(project.set).csv) } }
-        get("/projects/:project_id/requirements.csv", needs: :see, answers: :file) { with_project { |project| download("requirements.csv", "text/csv", Basalt::Brief::RequirementList.csv(project.set)) } }
-        get("/projects/:project_id/requirements.md", needs: :see, answers: :file) { with_project { |project| download("requirements.md", "text/markdown", Basalt::Brief::RequirementList.markdown(project.set)) } }
+        get("/projects/:project_id/coverage", needs: :see, answers: :page) do
+          with_project { |project| erb(:coverage, locals: { project:, coverage: Basalt::Brief::Coverage.new(project.set) }) }
+        end
+        get("/projects/:project_id/coverage.csv", needs: :see, answers: :file) do
+          with_project { |project| download("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(project.set).csv) }
+        end
+        get("/projects/:project_id/requirements.csv", needs: :see, answers: :file) do
+          with_project { |project| download("requirements.csv", "text/csv", Basalt::Brief::RequirementList.csv(project.set)) }
+        end
+        get("/projects/:project_id/requirements.md", needs: :see, answers: :file) do
+          with_project { |project| download("requirements.md", "text/markdown", Basalt::Brief::RequirementList.markdown(project.set)) }
+        end
 
         post "#{SHEET}/requirements", needs: :edit, answers: :pieces, makes: "Add, Set, Show" do
           rows = Covering.rows(params[:file])
-          on_sheet(->(_) { "brought in #{Basalt::English.count(rows.length, 'requirement')}" }) { |draft, sheet| Basalt::Brief::RequirementList.into(draft, rows, sheet_id: sheet.id) }
+          on_sheet(->(_) { "brought in #{Basalt::English.count(rows.length, "requirement")}" }) do |draft, sheet|
+            Basalt::Brief::RequirementList.into(draft, rows, sheet_id: sheet.id)
+          end
         end
 
         post "#{SHEET}/numbering", needs: :edit, answers: :pieces, makes: "Add, Set" do
@@ -31,7 +41,15 @@ module Web
             thing = element(draft, params[:element_id])
             requirement = Covering.requirement(draft, params[:number].to_s)
             met = Basalt::Brief::Satisfaction.of(draft, thing.id, requirement.id)
-            draft.apply(params[:no] ? met.map { |one| Basalt::Change::Remove.new(id: one.id) } : Basalt::Brief::Satisfaction.joining(draft, "meets", thing.id, requirement.id))
+            draft.apply(
+              (
+                if params[:no]
+                  met.map { |one| Basalt::Change::Remove.new(id: one.id) }
+                else
+                  Basalt::Brief::Satisfaction.joining(draft, "meets", thing.id, requirement.id)
+                end
+              )
+            )
           end
         end
 
@@ -46,21 +64,28 @@ module Web
               raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
 
               bytes = file[:tempfile].read(Basalt::Statements::Document::LIMIT + 1).to_s
-              raise Basalt::Mistake, "The file is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB" if bytes.bytesize > Basalt::Statements::Document::LIMIT
-              return Basalt::Brief::RequirementList.items(Basalt::Brief::Words.read(bytes)) if file[:filename].to_s.match?(/\.(md|markdown)\z/i)
+              if bytes.bytesize > Basalt::Statements::Document::LIMIT
+                raise Basalt::Mistake, "The file is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB"
+              end
+              if file[:filename].to_s.match?(/\.(md|markdown)\z/i)
+                return Basalt::Brief::RequirementList.items(Basalt::Brief::Words.read(bytes))
+              end
 
               Basalt::Brief::RequirementList.rows(Basalt::Formats::CSV.new(bytes))
             end
 
             def number(draft, pattern)
-              raise Basalt::Mistake, "A pattern says where the figures stand, such as REQ-{000}" unless pattern.empty? || pattern.match?(Basalt::Brief::Satisfaction::FIGURES)
+              unless pattern.empty? || pattern.match?(Basalt::Brief::Satisfaction::FIGURES)
+                raise Basalt::Mistake, "A pattern says where the figures stand, such as REQ-{000}"
+              end
 
               known = draft.of_kind("numbering").first || Basalt::Change::Add.new(kind: "numbering", name: "Requirements").apply(draft)
               draft.apply(Basalt::Change::Set.new(id: known.id, fact: "pattern", value: pattern.empty? ? nil : pattern))
             end
 
             def requirement(set, number)
-              set.named(number.strip).find { |one| one.kind == "requirement" } or raise Basalt::Mistake, "There is no requirement “#{Basalt::Model::Names.short(number)}”"
+              set.named(number.strip).find { |one| one.kind == "requirement" } or
+                raise Basalt::Mistake, "There is no requirement “#{Basalt::Model::Names.short(number)}”"
             end
           end
         end

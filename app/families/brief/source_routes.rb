@@ -11,14 +11,25 @@ module Web
 
         helped_by :Reading
 
-        get("/projects/:project_id/sources", needs: :see, answers: :page) { with_project { |project| erb(:sources, locals: { project:, sources: project.set.of_kind("source") }) } }
+        get("/projects/:project_id/sources", needs: :see, answers: :page) do
+          with_project { |project| erb(:sources, locals: { project:, sources: project.set.of_kind("source") }) }
+        end
 
         post "/projects/:project_id/sources", needs: :edit, answers: :redirect, makes: "Add" do
           text = given_text(params)
           with_project do |project|
             id = nil
             keep_words(project, "took in the source #{params[:name]}") do |draft|
-              source = Basalt::Change::Add.new(kind: "source", name: params[:name].to_s, facts: { "origin" => params[:origin], "dated" => params[:dated], "version" => "1" }).apply(draft)
+              source =
+                Basalt::Change::Add.new(
+                  kind: "source",
+                  name: params[:name].to_s,
+                  facts: {
+                    "origin" => params[:origin],
+                    "dated" => params[:dated],
+                    "version" => "1"
+                  }
+                ).apply(draft)
               id = source.id
               Store::SourceText.keep(project.project_id, id, 1, text, person)
             end
@@ -27,14 +38,27 @@ module Web
         end
 
         get(SOURCE, needs: :see, answers: :page) { with_project { |project| erb(:source, locals: source_locals(project)) } }
-        get("#{SOURCE}/beside", needs: :see, answers: :part) { with_project { |project| view(:source_beside, **source_locals(project), on: params[:on]) } }
-        get("#{SOURCE}/proposal", needs: :see, answers: :part) { with_project { |project| view(:mark_fields, project:, as: params[:as].to_s, name: Basalt::Brief::Proposal.name(project.set, params[:as].to_s, params[:quote].to_s[0, 2000])) } }
+        get("#{SOURCE}/beside", needs: :see, answers: :part) do
+          with_project { |project| view(:source_beside, **source_locals(project), on: params[:on]) }
+        end
+        get("#{SOURCE}/proposal", needs: :see, answers: :part) do
+          with_project do |project|
+            view(
+              :mark_fields,
+              project:,
+              as: params[:as].to_s,
+              name: Basalt::Brief::Proposal.name(project.set, params[:as].to_s, params[:quote].to_s[0, 2000])
+            )
+          end
+        end
 
         post "#{SOURCE}/marks", needs: :edit, answers: :part, makes: "Add" do
           with_project do |project|
             source = source(project)
             at, quote = placed(project, source)
-            keep_words(project, "marked “#{Basalt::Model::Names.short(quote, 60)}” in #{source.name}") { |draft| mark_phrase(draft, source, at, quote) }
+            keep_words(project, "marked “#{Basalt::Model::Names.short(quote, 60)}” in #{source.name}") do |draft|
+              mark_phrase(draft, source, at, quote)
+            end
             after_marking(project)
           end
         end
@@ -57,7 +81,11 @@ module Web
             before = Store::SourceText.of(project.project_id, source)
             raise Basalt::Mistake, "The text is as it was: it is no new version" if before == text
 
-            before ? renew(project, source, before, text) : Store::SourceText.keep(project.project_id, source.id, source["version"] || 1, text, person)
+            if before
+              renew(project, source, before, text)
+            else
+              Store::SourceText.keep(project.project_id, source.id, source["version"] || 1, text, person)
+            end
             redirect source_path(source.id)
           end
         end
@@ -65,7 +93,14 @@ module Web
         post "#{SOURCE}/facts", needs: :edit, answers: :redirect, makes: "Set" do
           with_project do |project|
             source = source(project)
-            changes = %w[name origin dated].map { |fact| Basalt::Change::Set.new(id: source.id, fact:, value: params[fact].to_s.strip.then { |text| text.empty? && fact != "name" ? nil : text }) }
+            changes =
+              %w[name origin dated].map do |fact|
+                Basalt::Change::Set.new(
+                  id: source.id,
+                  fact:,
+                  value: params[fact].to_s.strip.then { |text| text.empty? && fact != "name" ? nil : text }
+                )
+              end
             project.act(said: "altered what is said of #{source.name}", by: person) { |draft| draft.apply(changes) }
             redirect source_path(source.id)
           end
@@ -74,7 +109,9 @@ module Web
         post "#{SOURCE}/removed", needs: :edit, answers: :redirect, makes: "Remove" do
           with_project do |project|
             source = source(project)
-            project.act(said: "deleted the source #{source.name}", by: person) { |draft| draft.apply(Basalt::Change::Remove.new(id: source.id)) }
+            project.act(said: "deleted the source #{source.name}", by: person) do |draft|
+              draft.apply(Basalt::Change::Remove.new(id: source.id))
+            end
             redirect project_path(project.project_id, "sources")
           end
         end
@@ -107,7 +144,9 @@ module Web
           def given_text(params)
             file = params[:file]
             bytes = file.is_a?(Hash) && file[:tempfile] ? file[:tempfile].read(Store::SourceText::LIMIT + 1) : params[:text].to_s
-            raise Basalt::Mistake, "The text is larger than #{Store::SourceText::LIMIT / 1_000_000} MB; take it in in parts" if bytes.bytesize > Store::SourceText::LIMIT
+            if bytes.bytesize > Store::SourceText::LIMIT
+              raise Basalt::Mistake, "The text is larger than #{Store::SourceText::LIMIT / 1_000_000} MB; take it in in parts"
+            end
 
             text = Basalt::Brief::Words.read(bytes)
             raise Basalt::Mistake, "There is no text in it" if text.strip.empty?
@@ -120,7 +159,14 @@ module Web
             text = Store::SourceText.of(project.project_id, source).to_s
             phrases = Basalt::Brief::Marking.phrases(project.set, source.id)
             shown = Basalt::Brief::SourceView.new(text, phrases, fresh: fresh_lines(project, source, text))
-            { project:, source:, phrases:, shown:, part: params[:part].to_i.clamp(0, shown.parts.length - 1), sheet: params[:on].to_s.match?(Opening::ID) ? project.set.sheets[params[:on]] : nil }
+            {
+              project:,
+              source:,
+              phrases:,
+              shown:,
+              part: params[:part].to_i.clamp(0, shown.parts.length - 1),
+              sheet: params[:on].to_s.match?(Opening::ID) ? project.set.sheets[params[:on]] : nil
+            }
           end
 
           # @return [Array<Range>] what is new since the version before
@@ -152,7 +198,16 @@ module Web
             note = params[:as] == Basalt::Brief::Marking::REMARK ? params[:note].to_s : nil
             raise Basalt::Mistake, "A remark says something" if note && note.strip.empty?
 
-            @phrase = Basalt::Brief::Marking.mark(draft, source, quote:, place: at, noun: thing ? thing.noun : params[:as].to_s, things: [thing].compact, note:)
+            @phrase =
+              Basalt::Brief::Marking.mark(
+                draft,
+                source,
+                quote:,
+                place: at,
+                noun: thing ? thing.noun : params[:as].to_s,
+                things: [thing].compact,
+                note:
+              )
             show_beside(draft, thing)
           end
 
@@ -165,7 +220,9 @@ module Web
             return if kinds.nil? || params[:of].to_s.empty?
 
             found = draft.named(params[:of].to_s.strip).select { |one| kinds.include?(one.kind) }
-            raise Basalt::Mistake, "Nothing is called “#{Basalt::Model::Names.short(params[:of])}” that it could belong to" if found.empty?
+            if found.empty?
+              raise Basalt::Mistake, "Nothing is called “#{Basalt::Model::Names.short(params[:of])}” that it could belong to"
+            end
 
             found.first.id
           end
@@ -182,8 +239,8 @@ module Web
             return redirect(source_part_path(source(project).id, params[:part].to_i)) unless htmx?
 
             place, page = params[:on].to_s.empty? ? ["#source", :source_body] : ["#beside", :source_beside]
-            part(place, view(page, **source_locals(project), on: params[:on])) + part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? 'Marked' : 'Done')}</p>") +
-              sheet_part(project)
+            part(place, view(page, **source_locals(project), on: params[:on])) +
+              part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? "Marked" : "Done")}</p>") + sheet_part(project)
           end
 
           def sheet_part(project)
@@ -202,11 +259,14 @@ module Web
 
             # @return [Array(String, Array)] what is done with a phrase in words, and the changes
             def turned(phrase, act)
-              title = "“#{Basalt::Model::Names.short(phrase['quote'].to_s, 60)}”"
+              title = "“#{Basalt::Model::Names.short(phrase["quote"].to_s, 60)}”"
               case act
-              when "struck" then ["struck the mark at #{title}", [Basalt::Change::Remove.new(id: phrase.id)]]
-              when "accepted" then ["accepted the new words for #{title}", Basalt::Brief::Revising.accepting(phrase)]
-              else raise ActiveRecord::RecordNotFound, "no such act"
+              when "struck"
+                ["struck the mark at #{title}", [Basalt::Change::Remove.new(id: phrase.id)]]
+              when "accepted"
+                ["accepted the new words for #{title}", Basalt::Brief::Revising.accepting(phrase)]
+              else
+                raise ActiveRecord::RecordNotFound, "no such act"
               end
             end
           end

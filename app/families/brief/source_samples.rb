@@ -9,7 +9,11 @@ module Web
 
         # @param folder [String] of the sample
         def fill(project, set, folder)
-          set.of_kind("source").each { |source| Store::SourceText.keep(project.id, source.id, 1, File.read(File.join(folder, "sources", "#{source.name}.md")), "sample") }
+          set
+            .of_kind("source")
+            .each do |source|
+              Store::SourceText.keep(project.id, source.id, 1, File.read(File.join(folder, "sources", "#{source.name}.md")), "sample")
+            end
         end
       end
     end

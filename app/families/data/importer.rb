@@ -8,14 +8,19 @@ module Web
         module_function
 
         def endings = %w[.sql]
-        def sheet = ["Schema", "tables"]
+        def sheet = %w[Schema tables]
 
         # @param bytes [String]
         # @return [CommandLine::Import::Told]
         def into(draft, bytes, sheet_id:)
           kept = Basalt::Data::Physical::Schema.new(bytes).into(draft, sheet_id:)
-          taken = "#{Basalt::English.count(draft.of_kind('table').length, 'table')} taken, #{Basalt::English.count(kept.length, 'statement')} not modelled"
-          CommandLine::Import::Told.new([*kept.map { |one| "line #{one.line}: not modelled: #{one.text.lines.first.strip}" }, taken], kept.empty?)
+          taken =
+            "#{Basalt::English.count(draft.of_kind("table").length,
+                                     "table")} taken, #{Basalt::English.count(kept.length, "statement")} not modelled"
+          CommandLine::Import::Told.new(
+            [*kept.map { |one| "line #{one.line}: not modelled: #{one.text.lines.first.strip}" }, taken],
+            kept.empty?
+          )
         end
       end
     end

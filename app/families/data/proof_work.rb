@@ -10,14 +10,16 @@ module Web
         # @param task [Store::Task] with the +sheet_id+
         # @return [Store::Task::Result] how many of how many statements ran, and of the one that did not, what it is about
         def call(task)
-          statements = Store::ProjectSession.for(task.project_id).open { |project| script(project.set, task.arguments["sheet_id"]).statements }
+          statements =
+            Store::ProjectSession.for(task.project_id).open { |project| script(project.set, task.arguments["sheet_id"]).statements }
           task.report(0, statements.length)
           outcome = Store::Proof.of(statements)
           Store::Task::Result.new(values: { **outcome.to_h, of: statements.length })
         end
 
         # @return [Basalt::Data::Physical::Script] of what stands on the sheet
-        def script(set, sheet_id) = Basalt::Data::Physical::Script.new(set, set.things_on(sheet_id).select { |thing| %w[table view].include?(thing.kind) })
+        def script(set, sheet_id) =
+          Basalt::Data::Physical::Script.new(set, set.things_on(sheet_id).select { |thing| %w[table view].include?(thing.kind) })
       end
     end
   end

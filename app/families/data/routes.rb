@@ -14,7 +14,16 @@ module Web
         get "#{SHEET}/derive", needs: :see, answers: :page do
           with_project do |project|
             sheet = sheet(project)
-            erb(:derive, locals: { project:, sheet:, steps: derivation(project.set, sheet).steps, target: target(project.set, sheet), whole: whole? })
+            erb(
+              :derive,
+              locals: {
+                project:,
+                sheet:,
+                steps: derivation(project.set, sheet).steps,
+                target: target(project.set, sheet),
+                whole: whole?
+              }
+            )
           end
         end
 
@@ -30,7 +39,9 @@ module Web
         end
 
         # What the words of the model mean.
-        get("/projects/:project_id/dictionary", needs: :see, answers: :page) { with_project { |project| erb(:dictionary, locals: { project:, dictionary: Basalt::Data::Dictionary.new(project.set) }) } }
+        get("/projects/:project_id/dictionary", needs: :see, answers: :page) do
+          with_project { |project| erb(:dictionary, locals: { project:, dictionary: Basalt::Data::Dictionary.new(project.set) }) }
+        end
 
         { "csv" => "text/csv", "md" => "text/markdown" }.each do |ending, type|
           get "/projects/:project_id/dictionary.#{ending}", needs: :see, answers: :file do
@@ -43,8 +54,14 @@ module Web
         end
 
         # How the house names tables and columns.
-        get("/projects/:project_id/conventions", needs: :see, answers: :page) { with_project { |project| erb(:conventions, locals: { project:, house: project.set.of_kind(Basalt::Data::Logical::Conventions::KIND).first }) } }
-        get("/projects/:project_id/conventions/sample", needs: :see, answers: :part) { with_project { |project| view(:convention_sample, tables: sample(project.set, params)) } }
+        get("/projects/:project_id/conventions", needs: :see, answers: :page) do
+          with_project do |project|
+            erb(:conventions, locals: { project:, house: project.set.of_kind(Basalt::Data::Logical::Conventions::KIND).first })
+          end
+        end
+        get("/projects/:project_id/conventions/sample", needs: :see, answers: :part) do
+          with_project { |project| view(:convention_sample, tables: sample(project.set, params)) }
+        end
 
         post "/projects/:project_id/conventions", needs: :edit, answers: :redirect, makes: "Add, Set" do
           with_project do |project|
@@ -72,18 +89,30 @@ module Web
         end
 
         post "#{SHEET}/judged/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
-          verdict = %w[confirmed disputed open].find { |one| one == params[:verdict] } or raise Basalt::Mistake, "A sentence is confirmed, disputed or open"
-          on_sheet(->(draft) { "#{verdict == 'open' ? 'opened' : verdict} a sentence about #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
-            draft.apply(Basalt::Data::ReadBack.judge(draft, element(draft, params[:element_id]), params[:index].to_i.clamp(0, 1), verdict))
+          verdict = %w[confirmed disputed open].find { |one| one == params[:verdict] } or
+            raise Basalt::Mistake, "A sentence is confirmed, disputed or open"
+          on_sheet(
+            ->(draft) do
+              "#{verdict == "open" ? "opened" : verdict} a sentence about #{Acting.title(draft, draft.element(params[:element_id]))}"
+            end
+          ) do |draft, _|
+            draft.apply(
+              Basalt::Data::ReadBack.judge(draft, element(draft, params[:element_id]), params[:index].to_i.clamp(0, 1), verdict)
+            )
           end
         end
 
         post "#{SHEET}/turned/:element_id", needs: :edit, answers: :pieces, makes: "Turning" do
-          on_sheet(->(draft) { "turned #{Acting.title(draft, draft.element(params[:element_id]))}" }) { |draft, _| draft.apply(Basalt::Data::Turning.new(id: element(draft, params[:element_id]).id)) }
+          on_sheet(->(draft) { "turned #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, _|
+            draft.apply(Basalt::Data::Turning.new(id: element(draft, params[:element_id]).id))
+          end
         end
 
         # What turned out to be something else.
-        post "#{SHEET}/made/:element_id", needs: :edit, answers: :pieces, makes: "Promoting, Demoting, Objectifying, PullingUp, Merging" do
+        post "#{SHEET}/made/:element_id",
+             needs: :edit,
+             answers: :pieces,
+             makes: "Promoting, Demoting, Objectifying, PullingUp, Merging" do
           on_sheet(->(_, made) { made.of }) do |draft, _|
             thing = element(draft, params[:element_id])
             change, words = Deriving.going_back(draft, thing, params)
@@ -95,7 +124,7 @@ module Web
         get "#{SHEET}/schema.sql", needs: :see, answers: :file do
           with_project do |project|
             content_type "application/sql", charset: "utf-8"
-            attachment "#{sheet(project).name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, '').strip.gsub(/\s+/, '-')}.sql"
+            attachment "#{sheet(project).name.unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, "").strip.gsub(/\s+/, "-")}.sql"
             script(project.set, sheet(project)).text
           end
         end
@@ -112,7 +141,8 @@ module Web
 
         get "#{SHEET}/proofs/:task_id", needs: :see, answers: :part do
           with_project do |project|
-            task = Store::Task.find_by(id: id(params[:task_id]), project_id: project.project_id, kind: "proof") or raise ActiveRecord::RecordNotFound, "no such proof"
+            task = Store::Task.find_by(id: id(params[:task_id]), project_id: project.project_id, kind: "proof") or
+              raise ActiveRecord::RecordNotFound, "no such proof"
             view(:proof, project:, sheet: sheet(project), task:)
           end
         end
@@ -125,24 +155,48 @@ module Web
           # @return [Array(Object, String)] the change and what it is called
           def self.going_back(set, thing, params)
             case params[:into]
-            when "entity" then thing.kind == "relationship" ? [Basalt::Data::Objectifying.new(id: thing.id),
-                                                               "made #{thing.name} an entity"] : [Basalt::Data::Promoting.new(id: thing.id), "made #{thing.name} an entity"]
-            when "attribute" then [Basalt::Data::Demoting.new(id: thing.id), "made #{thing.name} an attribute"]
-            when "general" then [Basalt::Data::PullingUp.new(id: thing.id), "pulled #{thing.name} up"]
-            when "one" then [Basalt::Data::Merging.new(id: thing.id, other_id: params[:other].to_s), "merged #{set.element(params[:other].to_s)&.name} into #{thing.name}"]
-            else raise Basalt::Mistake, "It cannot be made “#{Basalt::Model::Names.short(params[:into])}”"
+            when "entity"
+              if thing.kind == "relationship"
+                [Basalt::Data::Objectifying.new(id: thing.id), "made #{thing.name} an entity"]
+              else
+                [Basalt::Data::Promoting.new(id: thing.id), "made #{thing.name} an entity"]
+              end
+            when "attribute"
+              [Basalt::Data::Demoting.new(id: thing.id), "made #{thing.name} an attribute"]
+            when "general"
+              [Basalt::Data::PullingUp.new(id: thing.id), "pulled #{thing.name} up"]
+            when "one"
+              [
+                Basalt::Data::Merging.new(id: thing.id, other_id: params[:other].to_s),
+                "merged #{set.element(params[:other].to_s)&.name} into #{thing.name}"
+              ]
+            else
+              raise Basalt::Mistake, "It cannot be made “#{Basalt::Model::Names.short(params[:into])}”"
             end
           end
 
-          FACTS = [*Basalt::Data::Logical::Conventions::CHOICES.keys, *Basalt::Data::Logical::Conventions::PATTERNS.keys, "prefix", "longest", "types"].freeze
-          SAMPLE = "sheet S: entities\nentity Work Order\nWork Order has number key, raised at required\nentity Crew\nCrew has code key, phones many\nentity Skill\nSkill has code key\n" \
-                   "a Crew carries out zero or more Work Order; a Work Order \"is carried out by\" exactly one Crew\na Crew holds zero or more Skill; a Skill \"is held by\" zero or more Crew"
+          FACTS = [
+            *Basalt::Data::Logical::Conventions::CHOICES.keys,
+            *Basalt::Data::Logical::Conventions::PATTERNS.keys,
+            "prefix",
+            "longest",
+            "types"
+          ].freeze
+          SAMPLE =
+            "sheet S: entities\nentity Work Order\nWork Order has number key, raised at required\nentity Crew\nCrew has code key, phones " \
+            "many\nentity Skill\nSkill has code key\n" \
+            "a Crew carries out zero or more Work Order; a Work Order \"is carried out by\" exactly one Crew\na Crew holds zero or more " \
+            "Skill; a Skill \"is held by\" zero or more Crew"
 
           # Makes the one convention of a project, or alters it.
           def agree(draft, params)
             kind = Basalt::Data::Logical::Conventions::KIND
             house = draft.of_kind(kind).first || Basalt::Change::Add.new(kind:, name: "House").apply(draft)
-            FACTS.each { |fact| draft.apply(Basalt::Change::Set.new(id: house.id, fact:, value: params[fact].to_s.strip.then { |text| text.empty? ? nil : text })) }
+            FACTS.each do |fact|
+              draft.apply(
+                Basalt::Change::Set.new(id: house.id, fact:, value: params[fact].to_s.strip.then { |text| text.empty? ? nil : text })
+              )
+            end
             house
           end
 
@@ -173,7 +227,11 @@ module Web
             known = target(project.set, sheet)&.id
             made = nil
             project.act(said: "derived tables from #{sheet.name}", by: person, sheet_id: known || sheet.id) do |draft|
-              made = known || Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "#{sheet.name} as tables", "tables").tap { |id| signed(draft, id) }
+              made =
+                known ||
+                Basalt::Statements::Opening
+                  .of(Basalt::Statements::Context.new(draft), "#{sheet.name} as tables", "tables")
+                  .tap { |id| signed(draft, id) }
               derivation(draft, sheet, made).into(draft, keys:)
             end
             project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil } unless known

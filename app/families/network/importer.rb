@@ -14,8 +14,16 @@ module Web
         # @return [CommandLine::Import::Told]
         def into(draft, bytes, sheet_id:)
           table = Basalt::Formats::CSV.new(bytes)
-          result = Basalt::Network::Inventory::Intake.new(table, Basalt::Network::Inventory::Columns.guess(table.headings)).take(draft, sheet_id:)
-          said = [*result.rejected.map { |row| "line #{row.line}: #{row.reason}" }, *result.remarks, "#{Basalt::English.count(result.taken, 'row')} taken, #{result.rejected.length} rejected"]
+          result =
+            Basalt::Network::Inventory::Intake.new(table, Basalt::Network::Inventory::Columns.guess(table.headings)).take(
+              draft,
+              sheet_id:
+            )
+          said = [
+            *result.rejected.map { |row| "line #{row.line}: #{row.reason}" },
+            *result.remarks,
+            "#{Basalt::English.count(result.taken, "row")} taken, #{result.rejected.length} rejected"
+          ]
           CommandLine::Import::Told.new(said, result.rejected.empty?)
         end
       end

@@ -13,7 +13,9 @@ module Web
         helped_by :Intaking
 
         post PATH, needs: :edit, answers: :redirect, makes: "an intake" do
-          with_project { |project| redirect project_path(project.project_id, "intakes/#{Intaking.receive(project.project_id, params[:file]).id}") }
+          with_project do |project|
+            redirect project_path(project.project_id, "intakes/#{Intaking.receive(project.project_id, params[:file]).id}")
+          end
         end
 
         get "#{PATH}/:intake_id", needs: :see, answers: :page do
@@ -21,12 +23,24 @@ module Web
             intake = intake()
             next erb(:intake_progress, locals: { project:, intake: }) if intake.task
 
-            erb(:intake, locals: { project:, intake:, table: intake.table, mapping: mapping(intake), refusal: nil, sheet_name: params[:sheet_name] || Intaking.title(intake) })
+            erb(
+              :intake,
+              locals: {
+                project:,
+                intake:,
+                table: intake.table,
+                mapping: mapping(intake),
+                refusal: nil,
+                sheet_name: params[:sheet_name] || Intaking.title(intake)
+              }
+            )
           end
         end
 
         post "#{PATH}/:intake_id/preview", needs: :edit, answers: :part do
-          with_project { |project| view(:intake_preview, project:, intake: intake(), table: intake().table, mapping: chosen(params), refusal: nil) }
+          with_project do |project|
+            view(:intake_preview, project:, intake: intake(), table: intake().table, mapping: chosen(params), refusal: nil)
+          end
         end
 
         post "#{PATH}/:intake_id/take", needs: :edit, answers: :redirect, makes: "Add, Show, Set" do
@@ -70,9 +84,14 @@ module Web
 
               content = file[:tempfile].read
               Basalt::Formats::CSV.new(content)
-              Store::Intake.create!(id: SecureRandom.uuid, project_id:, content:, file_name: Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 200))
+              Store::Intake.create!(
+                id: SecureRandom.uuid,
+                project_id:,
+                content:,
+                file_name: Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 200)
+              )
             rescue Basalt::Formats::CSV::Unreadable => e
-              raise Basalt::Mistake, "#{Basalt::Model::Names.short(file[:filename].to_s.scrub('?'))}: #{e.message}"
+              raise Basalt::Mistake, "#{Basalt::Model::Names.short(file[:filename].to_s.scrub("?"))}: #{e.message}"
             end
 
             def title(intake)
@@ -81,7 +100,8 @@ module Web
           end
 
           def intake
-            Store::Intake.find_by(id: id(params[:intake_id]), project_id: id(params[:project_id])) or raise ActiveRecord::RecordNotFound, "no such intake"
+            Store::Intake.find_by(id: id(params[:intake_id]), project_id: id(params[:project_id])) or
+              raise ActiveRecord::RecordNotFound, "no such intake"
           end
 
           def mapping(intake) = intake.mapping || Basalt::Network::Inventory::Columns.guess(intake.table.headings)

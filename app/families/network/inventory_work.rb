@@ -22,12 +22,16 @@ module Web
         def take(project, intake, table, task)
           result = sheet_id = nil
           keep = -> { intake.update!(sheet_id:).then { task.keep(Store::Task::Result.new(values: told(result))) } }
-          outcome = project.act(said: "brought in #{intake.file_name}", by: task.said_by, patient: true, along: keep) do |draft|
-            sheet_id = sheet(draft, task.arguments["sheet_name"], task.said_by)
-            fresh = draft.placements_on(sheet_id).empty?
-            result = Basalt::Network::Inventory::Intake.new(table, intake.mapping).take(draft, sheet_id:, said_by: intake.file_name) { |done| task.report(done) }
-            Basalt::Drawing::Arranger.new(draft, sheet_id).tidy if fresh
-          end
+          outcome =
+            project.act(said: "brought in #{intake.file_name}", by: task.said_by, patient: true, along: keep) do |draft|
+              sheet_id = sheet(draft, task.arguments["sheet_name"], task.said_by)
+              fresh = draft.placements_on(sheet_id).empty?
+              result =
+                Basalt::Network::Inventory::Intake
+                  .new(table, intake.mapping)
+                  .take(draft, sheet_id:, said_by: intake.file_name) { |done| task.report(done) }
+              Basalt::Drawing::Arranger.new(draft, sheet_id).tidy if fresh
+            end
           keep.call if outcome.effect.empty?
         end
 
@@ -41,8 +45,11 @@ module Web
         end
 
         def told(result)
-          { taken: result.taken, remarks: result.remarks.first(200),
-            rejected: result.rejected.map { |row| { line: row.line, reason: row.reason, cells: row.cells } } }
+          {
+            taken: result.taken,
+            remarks: result.remarks.first(200),
+            rejected: result.rejected.map { |row| { line: row.line, reason: row.reason, cells: row.cells } }
+          }
         end
       end
     end

@@ -11,7 +11,18 @@ module Web
 
         helped_by :Framing
 
-        get("#{SHEET}/framing", needs: :see, answers: :page) { with_project { |project| erb(:framing, locals: { project:, sheet: sheet(project), framing: Basalt::Process::Framing.new(project.set, sheet(project).id) }) } }
+        get("#{SHEET}/framing", needs: :see, answers: :page) do
+          with_project do |project|
+            erb(
+              :framing,
+              locals: {
+                project:,
+                sheet: sheet(project),
+                framing: Basalt::Process::Framing.new(project.set, sheet(project).id)
+              }
+            )
+          end
+        end
 
         post "#{SHEET}/framing", needs: :edit, answers: :redirect, makes: "whatever the steps say" do
           with_project do |project|
@@ -26,7 +37,9 @@ module Web
         post "#{SHEET}/subject", needs: :edit, answers: :redirect, makes: "Add, SetSubject" do
           with_project do |project|
             sheet = sheet(project)
-            project.act(said: "said what #{sheet.name} is about", by: person, sheet_id: sheet.id) { |draft| Framing.about(draft, sheet, params[:name].to_s) }
+            project.act(said: "said what #{sheet.name} is about", by: person, sheet_id: sheet.id) do |draft|
+              Framing.about(draft, sheet, params[:name].to_s)
+            end
             redirect sheet_path(sheet.id, "framing")
           end
         end
@@ -37,7 +50,9 @@ module Web
             rows = Register.new(draft, sheet).rows(row.kind).map(&:id)
             raise Basalt::Mistake, "It has no place among others" unless row.description.ordered && rows.include?(row.id)
 
-            draft.apply(Basalt::Change::Reorder.new(ids: rows, id: row.id, place: rows.index(row.id) + 1 + params[:by].to_i.clamp(-10_000, 10_000)))
+            draft.apply(
+              Basalt::Change::Reorder.new(ids: rows, id: row.id, place: rows.index(row.id) + 1 + params[:by].to_i.clamp(-10_000, 10_000))
+            )
           end
         end
 
@@ -52,7 +67,9 @@ module Web
 
         post "#{SHEET}/activities", needs: :edit, answers: :pieces, makes: "Add, Set" do
           table = Framing.table(params[:file])
-          on_sheet(->(_) { "brought in an activity table" }) { |draft, sheet| Basalt::Process::ActivityTable.into(draft, table, sheet.id) }
+          on_sheet(->(_) { "brought in an activity table" }) do |draft, sheet|
+            Basalt::Process::ActivityTable.into(draft, table, sheet.id)
+          end
         end
 
         post "#{SHEET}/opened/:element_id", needs: :edit, answers: :redirect, makes: "AddSheet, SetSubject, Show" do
@@ -62,7 +79,9 @@ module Web
 
             made = nil
             known = project.set.sheets_about(process.id).any? { |one| one.notation_name == "data flow" }
-            project.act(said: "opened #{process.name} into a level", by: person) { |draft| (made = Basalt::Process::Opening.level(draft, process)).then { |id| signed(draft, id) unless known } }
+            project.act(said: "opened #{process.name} into a level", by: person) do |draft|
+              (made = Basalt::Process::Opening.level(draft, process)).then { |id| signed(draft, id) unless known }
+            end
             project.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
             headers "HX-Redirect" => sheet_path(made)
             htmx? ? "" : redirect(sheet_path(made))
@@ -72,17 +91,50 @@ module Web
         post "/projects/:project_id/flow-notation", needs: :edit, answers: :redirect, makes: "SetVariant" do
           with_project do |project|
             variant = params[:variant] == "boxes" ? "boxes" : nil
-            project.act(said: "drew processes as #{variant ? 'rounded boxes' : 'circles'} everywhere", by: person, tidy: false) { |draft| Framing.drawn(draft, variant) }
-            project.set.sheet_list.select { |one| Framing::FLOWS.include?(one.notation_name) }.each { |one| project.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
+            project.act(said: "drew processes as #{variant ? "rounded boxes" : "circles"} everywhere", by: person, tidy: false) do |draft|
+              Framing.drawn(draft, variant)
+            end
+            project
+              .set
+              .sheet_list
+              .select { |one| Framing::FLOWS.include?(one.notation_name) }
+              .each { |one| project.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
             redirect params[:back].to_s.match?(Opening::ID) ? sheet_path(params[:back]) : project_path(project.project_id)
           end
         end
 
-        get("#{SHEET}/interfaces", needs: :see, answers: :page) { with_project { |project| erb(:interfaces, locals: { project:, sheet: sheet(project), list: Basalt::Process::Interfaces.new(project.set, sheet(project).id) }) } }
-        get("#{SHEET}/interfaces.csv", needs: :see, answers: :file) { with_project { |project| download("interfaces.csv", "text/csv", Basalt::Process::Interfaces.new(project.set, sheet(project).id).csv) } }
-        get("#{SHEET}/activities.csv", needs: :see, answers: :file) { with_project { |project| download("activities.csv", "text/csv", Basalt::Process::ActivityTable.csv(project.set, Basalt::Process::Framing.new(project.set, sheet(project).id).rows)) } }
-        get("/projects/:project_id/uses", needs: :see, answers: :page) { with_project { |project| erb(:uses, locals: { project:, uses: Basalt::Usage::Matrix.new(project.set) }) } }
-        get("/projects/:project_id/uses.csv", needs: :see, answers: :file) { with_project { |project| download("uses.csv", "text/csv", Basalt::Usage::Matrix.new(project.set).csv) } }
+        get("#{SHEET}/interfaces", needs: :see, answers: :page) do
+          with_project do |project|
+            erb(
+              :interfaces,
+              locals: {
+                project:,
+                sheet: sheet(project),
+                list: Basalt::Process::Interfaces.new(project.set, sheet(project).id)
+              }
+            )
+          end
+        end
+        get("#{SHEET}/interfaces.csv", needs: :see, answers: :file) do
+          with_project do |project|
+            download("interfaces.csv", "text/csv", Basalt::Process::Interfaces.new(project.set, sheet(project).id).csv)
+          end
+        end
+        get("#{SHEET}/activities.csv", needs: :see, answers: :file) do
+          with_project do |project|
+            download(
+              "activities.csv",
+              "text/csv",
+              Basalt::Process::ActivityTable.csv(project.set, Basalt::Process::Framing.new(project.set, sheet(project).id).rows)
+            )
+          end
+        end
+        get("/projects/:project_id/uses", needs: :see, answers: :page) do
+          with_project { |project| erb(:uses, locals: { project:, uses: Basalt::Usage::Matrix.new(project.set) }) }
+        end
+        get("/projects/:project_id/uses.csv", needs: :see, answers: :file) do
+          with_project { |project| download("uses.csv", "text/csv", Basalt::Usage::Matrix.new(project.set).csv) }
+        end
 
         # What the routes need of the model.
         module Framing
@@ -102,7 +154,9 @@ module Web
 
           class << self
             def about(draft, sheet, name)
-              process = draft.named(Basalt::Model::Names.clean(name)).find { |one| one.kind == "process" } || Basalt::Change::Add.new(kind: "process", name:).apply(draft)
+              process =
+                draft.named(Basalt::Model::Names.clean(name)).find { |one| one.kind == "process" } ||
+                Basalt::Change::Add.new(kind: "process", name:).apply(draft)
               draft.apply(Basalt::Change::SetSubject.new(sheet_id: sheet.id, element_id: process.id))
             end
 
@@ -114,11 +168,17 @@ module Web
               raise Basalt::Mistake, "Say why, so that others can follow" if reason.empty?
 
               standing = params[:standing] == "outside" ? Basalt::Process::Kinds::OUTSIDER : Basalt::Process::Kinds::ROLE
-              [Basalt::Change::Set.new(id: party.id, fact: "standing", value: standing), Basalt::Change::Set.new(id: party.id, fact: "decided", value: reason)]
+              [
+                Basalt::Change::Set.new(id: party.id, fact: "standing", value: standing),
+                Basalt::Change::Set.new(id: party.id, fact: "decided", value: reason)
+              ]
             end
 
             def drawn(draft, variant)
-              draft.sheet_list.select { |sheet| FLOWS.include?(sheet.notation_name) }.each { |sheet| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
+              draft
+                .sheet_list
+                .select { |sheet| FLOWS.include?(sheet.notation_name) }
+                .each { |sheet| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
             end
 
             def table(file)

@@ -15,8 +15,13 @@ module Basalt
 
       def shapes(thing, placement)
         box = placement.box
-        [Drawing::Shapes.rect(box.x, box.y, box.w, box.h, :grip), Drawing::Shapes.path("M#{Drawing::Shapes.n box.x} #{Drawing::Shapes.n box.y}V#{Drawing::Shapes.n box.bottom}", :rule)] +
-          lines(thing, box.w - (2 * PAD)).each_with_index.map { |line, index| Drawing::Shapes.text(box.x + PAD, box.y + 15 + (index * LINE), line, :member) }
+        [
+          Drawing::Shapes.rect(box.x, box.y, box.w, box.h, :grip),
+          Drawing::Shapes.path("M#{Drawing::Shapes.n box.x} #{Drawing::Shapes.n box.y}V#{Drawing::Shapes.n box.bottom}", :rule)
+        ] +
+          lines(thing, box.w - (2 * PAD)).each_with_index.map do |line, index|
+            Drawing::Shapes.text(box.x + PAD, box.y + 15 + (index * LINE), line, :member)
+          end
       end
 
       def sized(thing, _placement, width, _height)
@@ -30,10 +35,12 @@ module Basalt
       def height(lines) = (lines.length * LINE) + 6
 
       def lines(thing, width)
-        words(thing).each_with_object([+""]) do |word, lines|
-          longer = lines.last.empty? ? word : "#{lines.last} #{word}"
-          lines.last.empty? || Drawing::Pens.width(longer, :member) <= width ? lines[-1] = longer : lines << word
-        end.map { |line| Drawing::Pens.fit(line, :member, [width, 20].max) }
+        words(thing)
+          .each_with_object([+""]) do |word, lines|
+            longer = lines.last.empty? ? word : "#{lines.last} #{word}"
+            lines.last.empty? || Drawing::Pens.width(longer, :member) <= width ? lines[-1] = longer : lines << word
+          end
+          .map { |line| Drawing::Pens.fit(line, :member, [width, 20].max) }
       end
     end
   end

@@ -30,7 +30,11 @@ module Basalt
         sides(thing).map do |text, side|
           next Drawing::Shapes.text(box.x, box.y + (side == :before ? -GAP : GAP + 10), text, :heading) if thing["level"]
 
-          side == :before ? Drawing::Shapes.text(box.x - GAP, box.y + 12, text, :heading, :end) : Drawing::Shapes.text(box.x + GAP, box.y + 12, text, :heading)
+          if side == :before
+            Drawing::Shapes.text(box.x - GAP, box.y + 12, text, :heading, :end)
+          else
+            Drawing::Shapes.text(box.x + GAP, box.y + 12, text, :heading)
+          end
         end
       end
 

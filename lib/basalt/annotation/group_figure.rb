@@ -24,7 +24,9 @@ module Basalt
 
       # @return [Array] shapes
       def outline_shapes(set, sheet_id, group)
-        outlines(set, sheet_id, group).flat_map { |box| [S.rect(box.x, box.y, box.w, box.h, :group), S.rect(box.x, box.y, box.w, box.h, :grip)] }
+        outlines(set, sheet_id, group).flat_map do |box|
+          [S.rect(box.x, box.y, box.w, box.h, :group), S.rect(box.x, box.y, box.w, box.h, :grip)]
+        end
       end
 
       # @return [Array] shapes of its name at each outline, above what crosses it
@@ -47,14 +49,23 @@ module Basalt
         lines = Membership.members(set, group.id).flat_map { |id| set.relations_of(id) }.uniq(&:id)
         lines.flat_map do |line|
           places = set.placement(sheet_id, line.id)&.route&.fetch("labels", nil) or next []
-          notation.labels(set, line).filter_map { |label| places[label.role]&.then { |place| Layout::Box.at(*place, label.width, label.height) } }
+          notation
+            .labels(set, line)
+            .filter_map { |label| places[label.role]&.then { |place| Layout::Box.at(*place, label.width, label.height) } }
         end
       end
 
       # Within the outline at the top, or where other words stand there, outside of it.
       def corner(box, width, taken)
         right = box.right - width - 4
-        corners = [[box.x + 4, box.y + 2], [right, box.y + 2], [box.x, box.bottom + 2], [right + 4, box.bottom + 2], [box.x, box.y - HEAD - 2], [right + 4, box.y - HEAD - 2]]
+        corners = [
+          [box.x + 4, box.y + 2],
+          [right, box.y + 2],
+          [box.x, box.bottom + 2],
+          [right + 4, box.bottom + 2],
+          [box.x, box.y - HEAD - 2],
+          [right + 4, box.y - HEAD - 2]
+        ]
         places = corners.map { |x, y| Layout::Box.new(x:, y:, w: width, h: HEAD) }
         places.find { |place| taken.none? { |other| other.overlap?(place) } } || places.first
       end
@@ -68,8 +79,12 @@ module Basalt
         nesting = Drawing::Nesting.new(set, sheet_id)
         members = Membership.members(set, group.id).to_set
         holding = members.flat_map { |id| nesting.ancestors(id) }.to_set
-        set.things_on(sheet_id).reject { |thing| thing.description.figure || members.include?(thing.id) || holding.include?(thing.id) || nesting.hidden?(thing.id) }
-           .filter_map { |thing| set.placement(sheet_id, thing.id)&.box }
+        set
+          .things_on(sheet_id)
+          .reject do |thing|
+            thing.description.figure || members.include?(thing.id) || holding.include?(thing.id) || nesting.hidden?(thing.id)
+          end
+          .filter_map { |thing| set.placement(sheet_id, thing.id)&.box }
       end
 
       # Divided at the widest gap until no stranger is within; what cannot be divided stays as it is.

@@ -9,10 +9,12 @@ module Basalt
       module_function
 
       # @return [Array<String>] ids of the members of a group, in order of making
-      def members(set, group_id) = set.relations_of(group_id, KIND).select { |one| one.target("group") == group_id }.map { |one| one.target("member") }
+      def members(set, group_id) =
+        set.relations_of(group_id, KIND).select { |one| one.target("group") == group_id }.map { |one| one.target("member") }
 
       # @return [Array<Model::Element>] the groups that something belongs to
-      def groups(set, id) = set.relations_of(id, KIND).select { |one| one.target("member") == id }.map { |one| set.element(one.target("group")) }
+      def groups(set, id) =
+        set.relations_of(id, KIND).select { |one| one.target("member") == id }.map { |one| set.element(one.target("group")) }
 
       def say(context, said)
         said[:members].each { |member| join(context, member, said[:group]) }

@@ -37,7 +37,11 @@ module Basalt
         return Place.new(phrase_id: phrase.id, state: :holds, at:) if at
 
         words = replaced(phrase)
-        words ? Place.new(phrase_id: phrase.id, state: :changed, at: words[0], words: words[1]) : Place.new(phrase_id: phrase.id, state: :gone)
+        if words
+          Place.new(phrase_id: phrase.id, state: :changed, at: words[0], words: words[1])
+        else
+          Place.new(phrase_id: phrase.id, state: :gone)
+        end
       end
 
       # Of several places the one with the same words around it, and then the nearest.
@@ -97,13 +101,21 @@ module Basalt
 
       # Runs of lines that are the same in both, and what stands between them, as ranges of characters.
       def blocks
-        @blocks ||= begin
-          old, new = [@before, @after].map(&:lines)
-          starts = [old, new].map { |lines| lines.reduce([0]) { |found, line| found << (found.last + line.length) } }
-          LineBlocks.new(old, new).blocks.map do |block|
-            { old: block.same, before: starts[0][block.old.begin]...starts[0][block.old.end], after: starts[1][block.new.begin]...starts[1][block.new.end] }
+        @blocks ||=
+          begin
+            old, new = [@before, @after].map(&:lines)
+            starts = [old, new].map { |lines| lines.reduce([0]) { |found, line| found << (found.last + line.length) } }
+            LineBlocks
+              .new(old, new)
+              .blocks
+              .map do |block|
+                {
+                  old: block.same,
+                  before: starts[0][block.old.begin]...starts[0][block.old.end],
+                  after: starts[1][block.new.begin]...starts[1][block.new.end]
+                }
+              end
           end
-        end
       end
     end
   end

@@ -7,16 +7,18 @@ module Basalt
     # is a level of, what it is said to serve, and for kinds that only ever serve what they are joined to.
     class Coverage
       # How a thing is accounted for: the requirements it +meets+ itself, or the ids that it counts +through+.
-      Account = Value.of(:thing_id, :meets, :through) do
-        def counted? = meets.any? || through.any?
-      end
+      Account = Value.of(:thing_id, :meets, :through) { def counted? = meets.any? || through.any? }
 
       def initialize(set)
         @set = set
       end
 
       # @return [Array<Model::Element>] by number
-      def requirements = @requirements ||= @set.of_kind("requirement").sort_by { |one| one.name.scan(/\d+|\D+/).map { |part| part.match?(/\d/) ? [0, part.to_i, ""] : [1, 0, part] } }
+      def requirements =
+        @requirements ||=
+          @set
+            .of_kind("requirement")
+            .sort_by { |one| one.name.scan(/\d+|\D+/).map { |part| part.match?(/\d/) ? [0, part.to_i, ""] : [1, 0, part] } }
 
       # @return [Array<Model::Element>] what meets a requirement
       def met_by(requirement_id) = @set.relations_of(requirement_id, "meets").map { |one| @set.element(one.target("thing")) }.uniq(&:id)
@@ -29,7 +31,8 @@ module Basalt
       def things = @things ||= sheets.flat_map { |sheet| on(sheet) }.uniq(&:id).sort_by(&:ordinal)
 
       # @return [Array<Model::Element>] of one sheet
-      def on(sheet) = @set.things_on(sheet.id).select { |thing| thing.description.figure.nil? && sheet.notation.things.include?(thing.kind) }
+      def on(sheet) =
+        @set.things_on(sheet.id).select { |thing| thing.description.figure.nil? && sheet.notation.things.include?(thing.kind) }
 
       # @return [Hash{String => Account}] by id of the thing
       def accounts = @accounts ||= settle
@@ -54,22 +57,40 @@ module Basalt
 
       # @return [String] requirements against sheets
       def csv
-        rows = requirements.map { |one| [one.name, one["text"], one["priority"], one["state"], English.list(met_by(one.id).map { |thing| title(thing) }), *sheets.map { |sheet| cell(one, sheet) }] }
+        rows =
+          requirements.map do |one|
+            [
+              one.name,
+              one["text"],
+              one["priority"],
+              one["state"],
+              English.list(met_by(one.id).map { |thing| title(thing) }),
+              *sheets.map { |sheet| cell(one, sheet) }
+            ]
+          end
         Formats::CSV.write([["number", "text", "priority", "state", "met by", *sheets.map(&:name)], *rows])
       end
 
       # @return [String] in words
-      def title(thing) = thing.relation? ? [thing.name || thing.kind, *thing.endpoints.map { |id| @set.element(id)&.name }].join(" ") : thing.name
+      def title(thing) =
+        thing.relation? ? [thing.name || thing.kind, *thing.endpoints.map { |id| @set.element(id)&.name }].join(" ") : thing.name
 
       private
 
-      def drawn?(sheet, thing) = thing.relation? ? @set.drawn_between?(sheet.id, thing) : @set.shown?(sheet.id, thing.id) || @set.shown_within?(sheet.id, thing.id)
+      def drawn?(sheet, thing) =
+        thing.relation? ? @set.drawn_between?(sheet.id, thing) : @set.shown?(sheet.id, thing.id) || @set.shown_within?(sheet.id, thing.id)
 
       # What meets something itself, and then whatever serves what counts, until nothing is added.
       def settle
         found = things.to_h { |thing| [thing.id, Account.new(thing_id: thing.id, meets: direct(thing), through: [])] }
         loop do
-          added = found.values.reject(&:counted?).filter_map { |account| through(@set.element(account.thing_id), found).then { |ids| account.with(through: ids) if ids.any? } }
+          added =
+            found
+              .values
+              .reject(&:counted?)
+              .filter_map do |account|
+                through(@set.element(account.thing_id), found).then { |ids| account.with(through: ids) if ids.any? }
+              end
           return found if added.empty?
 
           added.each { |account| found[account.thing_id] = account }
@@ -79,19 +100,30 @@ module Basalt
       # Itself, or by a part of it.
       def direct(thing)
         own = [thing, *@set.parts_of(thing.id)].map(&:id)
-        own.flat_map { |id| @set.relations_of(id, "meets") }.select { |one| own.include?(one.target("thing")) }.map { |one| one.target("requirement") }.uniq
+        own
+          .flat_map { |id| @set.relations_of(id, "meets") }
+          .select { |one| own.include?(one.target("thing")) }
+          .map { |one| one.target("requirement") }
+          .uniq
       end
 
       def through(thing, found)
-        served(thing).select { |id| found[id]&.counted? || (found[id].nil? && elsewhere?(id)) }.first(5).then { |ids| ids.any? ? ids : joined(thing, found) }
+        served(thing)
+          .select { |id| found[id]&.counted? || (found[id].nil? && elsewhere?(id)) }
+          .first(5)
+          .then { |ids| ids.any? ? ids : joined(thing, found) }
       end
 
       # What is on no sheet may still meet something.
       def elsewhere?(id) = @set.element(id) && direct(@set.element(id)).any?
 
       def served(thing)
-        [thing["thread"]&.split("/")&.first, *@set.relations_of(thing.id, "serves").select { |one| one.target("thing") == thing.id }.map { |one| one.target("other") },
-         *@set.contents_of(thing.id).reject(&:relation?).map(&:id), around(thing)].compact
+        [
+          thing["thread"]&.split("/")&.first,
+          *@set.relations_of(thing.id, "serves").select { |one| one.target("thing") == thing.id }.map { |one| one.target("other") },
+          *@set.contents_of(thing.id).reject(&:relation?).map(&:id),
+          around(thing)
+        ].compact
       end
 
       # What is a level of something that meets a requirement itself is there for it too.
@@ -106,7 +138,8 @@ module Basalt
       def joined(thing, found)
         return [] unless thing.description.serving
 
-        near = @set.relations_of(thing.id).reject { |one| %w[meets serves marking].include?(one.kind) }.flat_map(&:targets).uniq - [thing.id]
+        near =
+          @set.relations_of(thing.id).reject { |one| %w[meets serves marking].include?(one.kind) }.flat_map(&:targets).uniq - [thing.id]
         near.select { |id| found[id]&.counted? }.first(5)
       end
     end

@@ -15,14 +15,20 @@ module Basalt
       def slots = Sentences::SLOTS
 
       # One file a check; each registers by being there.
-      def checks = Dir[File.join(__dir__, "checks/*.rb")].map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) }
+      def checks =
+        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
+          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
+        end
 
       # What is told behind the declaration of something.
       def details(unparser, thing)
         case thing.kind
-        when "requirement" then thing["text"] ? [unparser.say("requirement", unparser.name(thing.name), :colon, thing["text"])] : []
-        when "source" then Marking.tell(unparser, thing)
-        else []
+        when "requirement"
+          thing["text"] ? [unparser.say("requirement", unparser.name(thing.name), :colon, thing["text"])] : []
+        when "source"
+          Marking.tell(unparser, thing)
+        else
+          []
         end
       end
     end

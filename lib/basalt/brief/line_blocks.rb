@@ -26,11 +26,13 @@ module Basalt
         pairs = matches(0...@old.length, 0...@new.length)
         found = []
         at = [0, 0]
-        pairs.slice_when { |one, other| other != [one[0] + 1, one[1] + 1] }.each do |run|
-          add(found, false, at[0]...run.first[0], at[1]...run.first[1])
-          add(found, true, run.first[0]..run.last[0], run.first[1]..run.last[1])
-          at = [run.last[0] + 1, run.last[1] + 1]
-        end
+        pairs
+          .slice_when { |one, other| other != [one[0] + 1, one[1] + 1] }
+          .each do |run|
+            add(found, false, at[0]...run.first[0], at[1]...run.first[1])
+            add(found, true, run.first[0]..run.last[0], run.first[1]..run.last[1])
+            at = [run.last[0] + 1, run.last[1] + 1]
+          end
         add(found, false, at[0]...@old.length, at[1]...@new.length)
         found
       end
@@ -58,16 +60,20 @@ module Basalt
         held = in_order(once(@old, old), once(@new, new))
         return by_line(old, new) if held.empty?
 
-        [[old.begin - 1, new.begin - 1], *held, [old.end, new.end]].each_cons(2).flat_map do |(from, start), (to, ending)|
-          inner = matches((from + 1)...to, (start + 1)...ending)
-          to == old.end ? inner : inner << [to, ending]
-        end
+        [[old.begin - 1, new.begin - 1], *held, [old.end, new.end]].each_cons(2)
+          .flat_map do |(from, start), (to, ending)|
+            inner = matches((from + 1)...to, (start + 1)...ending)
+            to == old.end ? inner : inner << [to, ending]
+          end
       end
 
       def by_line(old, new)
         return [] if old.size * new.size > MOST_PAIRS
 
-        Diff::LCS.sdiff(@old[old], @new[new]).select { |change| change.action == "=" }.map { |change| [old.begin + change.old_position, new.begin + change.new_position] }
+        Diff::LCS
+          .sdiff(@old[old], @new[new])
+          .select { |change| change.action == "=" }
+          .map { |change| [old.begin + change.old_position, new.begin + change.new_position] }
       end
 
       # @return [Hash{String => Integer}] where lines stand that occur just once
@@ -80,11 +86,13 @@ module Basalt
       def in_order(old, new)
         tails = []
         before = {}
-        old.filter_map { |line, n| [n, new[line]] if new[line] }.each do |pair|
-          at = tails.bsearch_index { |other| other[1] >= pair[1] } || tails.length
-          before[pair] = at.zero? ? nil : tails[at - 1]
-          tails[at] = pair
-        end
+        old
+          .filter_map { |line, n| [n, new[line]] if new[line] }
+          .each do |pair|
+            at = tails.bsearch_index { |other| other[1] >= pair[1] } || tails.length
+            before[pair] = at.zero? ? nil : tails[at - 1]
+            tails[at] = pair
+          end
         pair = tails.last
         found = []
         while pair

@@ -8,8 +8,15 @@ module Basalt
 
       # @return [Hash{String => Array(Model::Kind, Hash)}] noun to kind and the facts it sets
       def nouns
-        @nouns ||= Model::Catalogue.kinds.values.select(&:marked).flat_map { |kind| (kind.nouns.empty? ? { kind.name => {} } : kind.nouns).map { |noun, facts| [noun, [kind, facts]] } }
-                                   .reject { |noun, _| noun == "weak entity" }.to_h.merge(Marking::REMARK => [nil, {}])
+        @nouns ||=
+          Model::Catalogue
+            .kinds
+            .values
+            .select(&:marked)
+            .flat_map { |kind| (kind.nouns.empty? ? { kind.name => {} } : kind.nouns).map { |noun, facts| [noun, [kind, facts]] } }
+            .reject { |noun, _| noun == "weak entity" }
+            .to_h
+            .merge(Marking::REMARK => [nil, {}])
       end
 
       # @return [String, nil] the name that the phrase would give
@@ -39,12 +46,25 @@ module Basalt
         return if kind.nil?
         raise Mistake, "say whose it is" if (kind.owner.any? || kind.relation?) && draft.element(of_id.to_s).nil?
 
-        known = draft.named(Model::Names.clean(name)).find { |one| one.kind == kind.name && !one.relation? && one.owner_id == (kind.owner.any? ? of_id : nil) }
-        known || Change::Add.new(kind: kind.name, name:, facts: { **facts, **text(kind, quote, source) }, owner_id: kind.owner.any? ? of_id : nil,
-                                 ends: kind.relation? ? kind.ends.keys.first(2).map { |role| [role, of_id] } : nil).apply(draft)
+        known =
+          draft
+            .named(Model::Names.clean(name))
+            .find { |one| one.kind == kind.name && !one.relation? && one.owner_id == (kind.owner.any? ? of_id : nil) }
+        known ||
+          Change::Add.new(
+            kind: kind.name,
+            name:,
+            facts: {
+              **facts,
+              **text(kind, quote, source)
+            },
+            owner_id: kind.owner.any? ? of_id : nil,
+            ends: kind.relation? ? kind.ends.keys.first(2).map { |role| [role, of_id] } : nil
+          ).apply(draft)
       end
 
-      def text(kind, quote, source) = kind.name == "requirement" ? { "text" => quote.gsub(/\s+/, " ").strip[0, 1900], "source" => source } : {}
+      def text(kind, quote, source) =
+        kind.name == "requirement" ? { "text" => quote.gsub(/\s+/, " ").strip[0, 1900], "source" => source } : {}
     end
   end
 end

@@ -11,16 +11,22 @@ module Basalt
 
       module_function
 
-      def csv(set) = Formats::CSV.write([HEADINGS, *Coverage.new(set).requirements.map { |one| [one.name, *FACTS.map { |fact| one[fact] }] }])
+      def csv(set) =
+        Formats::CSV.write([HEADINGS, *Coverage.new(set).requirements.map { |one| [one.name, *FACTS.map { |fact| one[fact] }] }])
 
       # @return [String] a list under a heading for each group
       def markdown(set)
-        Coverage.new(set).requirements.group_by { |one| one["group"] || "Requirements" }.map { |group, list| "## #{group}\n\n#{list.map { |one| item(one) }.join("\n")}\n" }.join("\n")
+        Coverage
+          .new(set)
+          .requirements
+          .group_by { |one| one["group"] || "Requirements" }
+          .map { |group, list| "## #{group}\n\n#{list.map { |one| item(one) }.join("\n")}\n" }
+          .join("\n")
       end
 
       def item(one)
         facts = [one["priority"], one["state"]].compact
-        "- **#{one.name}**: #{one['text']}#{" (#{facts.join(', ')})" if facts.any?}"
+        "- **#{one.name}**: #{one["text"]}#{" (#{facts.join(", ")})" if facts.any?}"
       end
 
       # Takes requirements in: what is known by its number is altered, the others are new.
@@ -33,12 +39,13 @@ module Basalt
 
       def take(draft, row, sheet_id)
         number = row["number"].to_s.empty? ? Satisfaction.next_number(draft) : Model::Names.clean(row["number"])
-        known = draft.named(number).find { |one| one.kind == "requirement" } || Change::Add.new(kind: "requirement", name: number).apply(draft)
+        known =
+          draft.named(number).find { |one| one.kind == "requirement" } || Change::Add.new(kind: "requirement", name: number).apply(draft)
         FACTS.each { |fact| draft.apply(Change::Set.new(id: known.id, fact:, value: row[fact])) unless row[fact].to_s.empty? }
         Change::Show.new(sheet_id:, element_id: known.id).apply(draft) if sheet_id
         true
       rescue Model::BadFact => e
-        raise Mistake, "#{row['line'] ? "line #{row['line']}" : number}: #{e.message}"
+        raise Mistake, "#{row["line"] ? "line #{row["line"]}" : number}: #{e.message}"
       end
 
       # @param table [Formats::CSV]
@@ -48,7 +55,10 @@ module Basalt
         places = HEADINGS.to_h { |heading| [heading, table.headings.index { |one| one.to_s.strip.casecmp?(heading) }] }.compact
         raise Mistake, "the table has no column “text”; it may have #{English.list(HEADINGS)}" unless places.key?("text")
 
-        table.rows.map { |row| places.transform_values { |index| Formats::CSV.meant(row.cells[index]) }.merge("line" => row.line) }.reject { |row| row["text"].to_s.empty? }
+        table
+          .rows
+          .map { |row| places.transform_values { |index| Formats::CSV.meant(row.cells[index]) }.merge("line" => row.line) }
+          .reject { |row| row["text"].to_s.empty? }
       end
 
       # @param text [String] Markdown: headings are groups, items begin with a number
@@ -56,10 +66,16 @@ module Basalt
       # @raise [Mistake] where it holds no such item
       def items(text)
         group = nil
-        found = text.each_line.with_index(1).filter_map do |line, number|
-          group = $~[:group] if HEADING.match(line.chomp)
-          { "number" => $~[:number], "text" => $~[:text], "group" => group == "Requirements" ? nil : group, "line" => number } if ITEM.match(line.chomp)
-        end
+        found =
+          text
+            .each_line
+            .with_index(1)
+            .filter_map do |line, number|
+              group = $~[:group] if HEADING.match(line.chomp)
+              if ITEM.match(line.chomp)
+                { "number" => $~[:number], "text" => $~[:text], "group" => group == "Requirements" ? nil : group, "line" => number }
+              end
+            end
         raise Mistake, "no line begins as “- R1: what is asked for”" if found.empty?
 
         found.map { |row| parted(row) }

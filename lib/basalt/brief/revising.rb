@@ -19,19 +19,26 @@ module Basalt
       end
 
       def settled(set, place, version)
-        facts = case place.state
-                when :holds then { "at" => place.at, "became" => nil }
-                when :changed then { "at" => place.at, "became" => place.words[0, 1900] }
-                else { "became" => GONE }
-                end
-        { **facts, "version" => version }.reject { |fact, value| set.element(place.phrase_id)[fact] == value }.map { |fact, value| Change::Set.new(id: place.phrase_id, fact:, value: value.is_a?(Integer) ? value.to_s : value) }
+        facts =
+          case place.state
+          when :holds
+            { "at" => place.at, "became" => nil }
+          when :changed
+            { "at" => place.at, "became" => place.words[0, 1900] }
+          else
+            { "became" => GONE }
+          end
+        { **facts, "version" => version }.reject { |fact, value| set.element(place.phrase_id)[fact] == value }
+          .map { |fact, value| Change::Set.new(id: place.phrase_id, fact:, value: value.is_a?(Integer) ? value.to_s : value) }
       end
 
       # The new words stand for what the old ones did.
       #
       # @return [Array] changes
       def accepting(phrase)
-        { "quote" => phrase["became"], "name" => Model::Names.short(phrase["became"], 120), "became" => nil }.map { |fact, value| Change::Set.new(id: phrase.id, fact:, value:) }
+        { "quote" => phrase["became"], "name" => Model::Names.short(phrase["became"], 120), "became" => nil }.map do |fact, value|
+          Change::Set.new(id: phrase.id, fact:, value:)
+        end
       end
     end
   end

@@ -14,7 +14,9 @@ module Basalt
       end
 
       def retract(context, said)
-        said[:requirements].each { |requirement| of(context.draft, said[:thing].id, requirement.id).each { |one| context.draft.apply(Change::Remove.new(id: one.id)) } }
+        said[:requirements].each do |requirement|
+          of(context.draft, said[:thing].id, requirement.id).each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
+        end
       end
 
       # The text goes where no other sentence tells of the same requirement.
@@ -26,7 +28,10 @@ module Basalt
       end
 
       # @return [Array<Model::Element>] how something meets a requirement: one at most
-      def of(set, thing_id, requirement_id) = set.relations_of(thing_id, "meets").select { |one| one.target("thing") == thing_id && one.target("requirement") == requirement_id }
+      def of(set, thing_id, requirement_id) =
+        set
+          .relations_of(thing_id, "meets")
+          .select { |one| one.target("thing") == thing_id && one.target("requirement") == requirement_id }
 
       # @return [Array] changes; none where it is said already
       def joining(set, kind, thing_id, other_id)
@@ -44,7 +49,14 @@ module Basalt
       def next_number(set)
         taken = ->(candidate) { set.named(candidate).any? { |one| one.kind == "requirement" } }
         pattern = set.of_kind("numbering").first&.[]("pattern")
-        return (1..).lazy.map { |number| pattern.sub(FIGURES) { number.to_s.rjust($~[0].length - 2, "0") } }.find { |candidate| !taken.call(candidate) } if pattern&.match?(FIGURES)
+        if pattern&.match?(FIGURES)
+          return (
+            (1..)
+              .lazy
+              .map { |number| pattern.sub(FIGURES) { number.to_s.rjust($~[0].length - 2, "0") } }
+              .find { |candidate| !taken.call(candidate) }
+          )
+        end
 
         last = set.of_kind("requirement").map(&:name).grep(/\d+\z/).max_by { |name| name[/\d+\z/].to_i } || "R0"
         Model::Names.following(last, &taken)

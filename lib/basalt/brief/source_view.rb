@@ -14,7 +14,10 @@ module Basalt
       # @param fresh [Array<Range>] of characters that are new
       def initialize(text, phrases, fresh: [])
         @text = text
-        @spans = phrases.reject { |phrase| phrase["became"] == Revising::GONE }.map { |phrase| [phrase["at"], phrase["at"] + length(phrase), phrase] }
+        @spans =
+          phrases
+            .reject { |phrase| phrase["became"] == Revising::GONE }
+            .map { |phrase| [phrase["at"], phrase["at"] + length(phrase), phrase] }
         @fresh = fresh
       end
 
@@ -22,14 +25,15 @@ module Basalt
 
       # @return [Array<Integer>] where each part begins
       def parts
-        @parts ||= begin
-          found = [0]
-          while @text.length - found.last > PART
-            ending = @text.rindex("\n", found.last + PART)
-            found << (ending && ending > found.last ? ending + 1 : found.last + PART)
+        @parts ||=
+          begin
+            found = [0]
+            while @text.length - found.last > PART
+              ending = @text.rindex("\n", found.last + PART)
+              found << (ending && ending > found.last ? ending + 1 : found.last + PART)
+            end
+            found
           end
-          found
-        end
       end
 
       # @return [Array<Line>] of one part
@@ -62,17 +66,28 @@ module Basalt
       end
 
       def merged
-        @spans.map { |from, to, _| [from, to] }.sort.each_with_object([]) do |(from, to), found|
-          found.any? && from <= found.last[1] ? found.last[1] = [found.last[1], to].max : found << [from, to]
-        end
+        @spans
+          .map { |from, to, _| [from, to] }
+          .sort
+          .each_with_object([]) do |(from, to), found|
+            found.any? && from <= found.last[1] ? found.last[1] = [found.last[1], to].max : found << [from, to]
+          end
       end
 
       def pieces(at, text)
         over = @spans.select { |from, to, _| from < at + text.length && to > at }
         return [Piece.new(text:, phrases: [])] if over.empty?
 
-        cuts = [0, text.length, *over.flat_map { |from, to, _| [(from - at).clamp(0, text.length), (to - at).clamp(0, text.length)] }].uniq.sort
-        cuts.each_cons(2).map { |from, to| Piece.new(text: text[from...to], phrases: over.select { |a, b, _| a <= at + from && b >= at + to }.map(&:last)) }
+        cuts = [
+          0,
+          text.length,
+          *over.flat_map { |from, to, _| [(from - at).clamp(0, text.length), (to - at).clamp(0, text.length)] }
+        ].uniq.sort
+        cuts
+          .each_cons(2)
+          .map do |from, to|
+            Piece.new(text: text[from...to], phrases: over.select { |a, b, _| a <= at + from && b >= at + to }.map(&:last))
+          end
       end
     end
   end

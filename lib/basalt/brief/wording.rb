@@ -5,14 +5,102 @@ module Basalt
     # How requirements are worded.
     module Wording
       # Words that nobody can measure.
-      VAGUE = %w[fast faster quick quickly rapid rapidly slow easy easily simple simply intuitive friendly user-friendly convenient comfortable appropriate appropriately suitable suitably adequate
-                 adequately sufficient sufficiently reasonable reasonably acceptable good well better best nice modern flexible flexibly robust reliable reliably efficient efficiently effective
-                 effectively optimal optimally clear clearly seamless seamlessly smooth smoothly secure securely scalable soon promptly timely often regularly frequently sometimes usually normally
-                 generally some several many few most various etc user-friendliness large small high low minimal maximal state-of-the-art usable readable clean
-                 lightweight powerful responsive].to_set.freeze
-      PHRASES = [/\bas (?:soon|fast|quickly|much|far|many) as possible\b/, /\bif (?:possible|needed|necessary)\b/, /\bwhere (?:possible|appropriate|necessary)\b/, /\band so on\b/,
-                 /\bat any time\b/, /\bin (?:good )?time\b/,
-                 /\bup to date\b/, /\bwithout (?:delay|undue)\b/].freeze
+      VAGUE = %w[
+        fast
+        faster
+        quick
+        quickly
+        rapid
+        rapidly
+        slow
+        easy
+        easily
+        simple
+        simply
+        intuitive
+        friendly
+        user-friendly
+        convenient
+        comfortable
+        appropriate
+        appropriately
+        suitable
+        suitably
+        adequate
+        adequately
+        sufficient
+        sufficiently
+        reasonable
+        reasonably
+        acceptable
+        good
+        well
+        better
+        best
+        nice
+        modern
+        flexible
+        flexibly
+        robust
+        reliable
+        reliably
+        efficient
+        efficiently
+        effective
+        effectively
+        optimal
+        optimally
+        clear
+        clearly
+        seamless
+        seamlessly
+        smooth
+        smoothly
+        secure
+        securely
+        scalable
+        soon
+        promptly
+        timely
+        often
+        regularly
+        frequently
+        sometimes
+        usually
+        normally
+        generally
+        some
+        several
+        many
+        few
+        most
+        various
+        etc
+        user-friendliness
+        large
+        small
+        high
+        low
+        minimal
+        maximal
+        state-of-the-art
+        usable
+        readable
+        clean
+        lightweight
+        powerful
+        responsive
+      ].to_set.freeze
+      PHRASES = [
+        /\bas (?:soon|fast|quickly|much|far|many) as possible\b/,
+        /\bif (?:possible|needed|necessary)\b/,
+        /\bwhere (?:possible|appropriate|necessary)\b/,
+        /\band so on\b/,
+        /\bat any time\b/,
+        /\bin (?:good )?time\b/,
+        /\bup to date\b/,
+        /\bwithout (?:delay|undue)\b/
+      ].freeze
       # A figure with a unit, a time or a standard is a measure.
       FIGURE = /one|two|three|four|five|six|ten|twelve|thirty|sixty|hundred|half an?/
       UNIT = /seconds?|minutes?|hours?|days?|weeks?|months?|years?|percent|times|steps?|clicks?|people|hundredths?/
@@ -20,9 +108,70 @@ module Basalt
       # Words that make a clause of its own of what follows "and".
       FINITE = %w[can must should shall may will is are was were has have].to_set.freeze
       # Verbs of requirements, beside those of relationships.
-      VERBS = %w[appear attach calculate correct delete draw encrypt enter export forward load log mail print rebuild release scan sort sound sum transmit upload view].to_set.freeze
+      VERBS = %w[
+        appear
+        attach
+        calculate
+        correct
+        delete
+        draw
+        encrypt
+        enter
+        export
+        forward
+        load
+        log
+        mail
+        print
+        rebuild
+        release
+        scan
+        sort
+        sound
+        sum
+        transmit
+        upload
+        view
+      ].to_set.freeze
       SPLIT = /;|\bas well as\b|\band (?:also|then)\b|\bbut also\b|\.\s+(?=[A-Z])/
-      STOP = %w[the a an of to in on for by with and or is are be can must should shall may will that which their its his her at from it they as any each every all].to_set.freeze
+      STOP = %w[
+        the
+        a
+        an
+        of
+        to
+        in
+        on
+        for
+        by
+        with
+        and
+        or
+        is
+        are
+        be
+        can
+        must
+        should
+        shall
+        may
+        will
+        that
+        which
+        their
+        its
+        his
+        her
+        at
+        from
+        it
+        they
+        as
+        any
+        each
+        every
+        all
+      ].to_set.freeze
       ALIKE = 0.75
 
       module_function
@@ -32,7 +181,10 @@ module Basalt
         return [] if text.match?(MEASURE)
 
         down = text.downcase
-        (down.scan(/[[:alpha:]]+(?:-[[:alpha:]]+)*/).select { |word| VAGUE.include?(word) } + PHRASES.filter_map { |phrase| down[phrase] }).uniq
+        (
+          down.scan(/[[:alpha:]]+(?:-[[:alpha:]]+)*/).select { |word| VAGUE.include?(word) } +
+            PHRASES.filter_map { |phrase| down[phrase] }
+        ).uniq
       end
 
       # Whether a text asks for two things: it falls into two that each have a verb.
@@ -44,7 +196,8 @@ module Basalt
       end
 
       # @return [Set<String>] the words of a text that tell what it asks for
-      def words(text) = text.downcase.scan(/[[:alnum:]]+/).reject { |word| STOP.include?(word) }.to_set { |word| English.singular(English.base(word)) }
+      def words(text) =
+        text.downcase.scan(/[[:alnum:]]+/).reject { |word| STOP.include?(word) }.to_set { |word| English.singular(English.base(word)) }
 
       # @param one [Set<String>] words
       # @param other [Set<String>]
@@ -56,7 +209,8 @@ module Basalt
         common.fdiv(one.length + other.length - common) >= ALIKE
       end
 
-      def demand?(words) = words.match?(/\b(can|must|should|shall|may|will|is|are|has|have)\b/i) || words.split.any? { |word| verb?(word) }
+      def demand?(words) =
+        words.match?(/\b(can|must|should|shall|may|will|is|are|has|have)\b/i) || words.split.any? { |word| verb?(word) }
 
       # What follows "and" is a demand of its own where it begins with a verb, or names who does it.
       def second?(before, after)
@@ -66,7 +220,9 @@ module Basalt
 
         return false if words.first.match?(/\A(of|for|to|by|in|on|with)\z/)
 
-        return true if words.first(6).any? { |word| FINITE.include?(word) } || clause?(words) || (verb?(first) && !noun_pair?(before, words))
+        if words.first(6).any? { |word| FINITE.include?(word) } || clause?(words) || (verb?(first) && !noun_pair?(before, words))
+          return true
+        end
 
         first.match?(/(ed|en)\z/) && before.match?(/\b(is|are|be)\b/) && words.length > 2
       end
@@ -81,7 +237,8 @@ module Basalt
 
       # "name and address of", "report and order": nouns in a row.
       def noun_pair?(before, words)
-        before.match?(/\b(the|a|an|every|each|its|their|of|by|with)\s+[[:alpha:]]+\s*\z/i) && (words[1].to_s.match?(/\A(of|to|from|for|in|on|is|are|at|by)\z/) || words.length < 3)
+        before.match?(/\b(the|a|an|every|each|its|their|of|by|with)\s+[[:alpha:]]+\s*\z/i) &&
+          (words[1].to_s.match?(/\A(of|to|from|for|in|on|is|are|at|by)\z/) || words.length < 3)
       end
     end
   end

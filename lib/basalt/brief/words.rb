@@ -16,7 +16,9 @@ module Basalt
       def read(bytes)
         bytes = bytes.b
         encoding, mark = MARKS.find { |_, start| bytes.start_with?(start) }
-        raise Mistake, "This is no plain text but a file of a word processor or a PDF: save it as text or Markdown first" if BINARY.any? { |start| bytes.start_with?(start) }
+        if BINARY.any? { |start| bytes.start_with?(start) }
+          raise Mistake, "This is no plain text but a file of a word processor or a PDF: save it as text or Markdown first"
+        end
 
         text = encoding ? convert(bytes.byteslice(mark.bytesize..), encoding) : guessed(bytes)
         raise Mistake, "This is a binary file, not text" if text.include?("\0")

@@ -34,23 +34,33 @@ module Basalt
       def copy_thing(draft, thing)
         raise Mistake, "#{thing.name} is there once and cannot be copied" if thing.name == thing.description.default_name(thing.noun)
 
-        copy(draft, thing, name: Model::Names.following(thing.name) { |name| draft.named(name).any? }, container_id: @made.fetch(thing.container_id, thing.container_id))
+        copy(
+          draft,
+          thing,
+          name: Model::Names.following(thing.name) { |name| draft.named(name).any? },
+          container_id: @made.fetch(thing.container_id, thing.container_id)
+        )
         copy_parts(draft, thing)
         stand(draft, thing)
       end
 
       # Parts may have parts themselves.
       def copy_parts(draft, owner)
-        draft.parts_of(owner.id).each do |part|
-          copy(draft, part, owner_id: @made[owner.id])
-          copy_parts(draft, part)
-        end
+        draft
+          .parts_of(owner.id)
+          .each do |part|
+            copy(draft, part, owner_id: @made[owner.id])
+            copy_parts(draft, part)
+          end
       end
 
       def copy(draft, pattern, **different)
         id = draft.new_id
         @made[pattern.id] = id
-        draft.put(:elements, pattern.with(id:, ordinal: nil, external_id: nil, facts: pattern.facts.reject { |fact, _| own?(pattern, fact) }, **different))
+        draft.put(
+          :elements,
+          pattern.with(id:, ordinal: nil, external_id: nil, facts: pattern.facts.reject { |fact, _| own?(pattern, fact) }, **different)
+        )
       end
 
       def own?(pattern, fact) = pattern.description.fields[fact]&.own
@@ -63,12 +73,22 @@ module Basalt
         return unless pattern&.box
 
         shape = pattern.shape&.except("rails")
-        Arrange.new(placement_id: draft.placement(@to, @made[thing.id]).id,
-                    to: { x: pattern.x + @shift[0], y: pattern.y + @shift[1], shape: shape && shape.empty? ? nil : shape }).apply(draft)
+        Arrange.new(
+          placement_id: draft.placement(@to, @made[thing.id]).id,
+          to: {
+            x: pattern.x + @shift[0],
+            y: pattern.y + @shift[1],
+            shape: shape && shape.empty? ? nil : shape
+          }
+        ).apply(draft)
       end
 
       def relations(draft, things)
-        (things.map(&:id) + @made.keys).uniq.flat_map { |id| draft.relations_of(id) }.uniq(&:id).sort_by(&:ordinal)
+        (things.map(&:id) + @made.keys)
+          .uniq
+          .flat_map { |id| draft.relations_of(id) }
+          .uniq(&:id)
+          .sort_by(&:ordinal)
           .select { |relation| relation.targets.all? { |id| @made.key?(id) } }
       end
 

@@ -3,19 +3,22 @@
 module Basalt
   module Change
     # Gives a sheet another name, band or value of its title block.
-    SetSheet = Value.of(:id, :fact, :value) do
-      def apply(draft)
-        sheet = draft.sheets[id] or raise Conflict, "the sheet is no longer there"
-        clean = value.to_s.strip.empty? ? nil : Model::Names.clean(value)
-        raise Mistake, "a sheet needs a #{fact}" if %i[name number].include?(fact) && clean.nil?
-        raise Mistake, "a sheet is on one of the levels #{Model::Sheet::BANDS.join(', ')}" if fact == :band && !Model::Sheet::BANDS.include?(clean)
-        if fact == :name && draft.sheets.ids_by(:name, clean).any? { |other| other != id }
-          raise Mistake, "there is a sheet called “#{clean}” already"
-        end
+    SetSheet =
+      Value.of(:id, :fact, :value) do
+        def apply(draft)
+          sheet = draft.sheets[id] or raise Conflict, "the sheet is no longer there"
+          clean = value.to_s.strip.empty? ? nil : Model::Names.clean(value)
+          raise Mistake, "a sheet needs a #{fact}" if %i[name number].include?(fact) && clean.nil?
+          if fact == :band && !Model::Sheet::BANDS.include?(clean)
+            raise Mistake, "a sheet is on one of the levels #{Model::Sheet::BANDS.join(", ")}"
+          end
+          if fact == :name && draft.sheets.ids_by(:name, clean).any? { |other| other != id }
+            raise Mistake, "there is a sheet called “#{clean}” already"
+          end
 
-        altered = sheet.with(fact => clean)
-        draft.put(:sheets, altered) unless altered == sheet
+          altered = sheet.with(fact => clean)
+          draft.put(:sheets, altered) unless altered == sheet
+        end
       end
-    end
   end
 end

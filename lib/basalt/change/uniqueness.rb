@@ -14,7 +14,10 @@ module Basalt
         return if element.name.nil? || element.relation?
 
         mark = of(element)
-        twin = near(draft, element).find { |other| other.id != element.id && other.kind == element.kind && other.name == element.name && of(other) == mark }
+        twin =
+          near(draft, element).find do |other|
+            other.id != element.id && other.kind == element.kind && other.name == element.name && of(other) == mark
+          end
         raise Mistake, "there is a #{element.noun} called “#{element.name}” already" if twin
       end
 
@@ -29,9 +32,7 @@ module Basalt
       def near(draft, element) = element.owner_id ? draft.elements.by(:owner, element.owner_id) : draft.elements.by(:name, element.name)
 
       def of(element)
-        [element.owner_id] + element.description.distinct_by.map do |key|
-          key == "container" ? element.container_id : element.facts[key]
-        end
+        [element.owner_id] + element.description.distinct_by.map { |key| key == "container" ? element.container_id : element.facts[key] }
       end
     end
   end

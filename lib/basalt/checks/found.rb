@@ -29,13 +29,18 @@ module Basalt
 
         ids = touched.around(analysis.set)[@check.near]
         kept = @by_element.reject { |id, _| ids.include?(id) }
-        Found.new(@check, by_element: kept).look(analysis, ids.filter_map { |id| analysis.set.element(id) }.select { |element| @check.each.include?(element.kind) })
+        Found.new(@check, by_element: kept).look(
+          analysis,
+          ids.filter_map { |id| analysis.set.element(id) }.select { |element| @check.each.include?(element.kind) }
+        )
       end
 
       # @param elements [Array<Model::Element>] of which nothing is known
       def look(analysis, elements)
         looking = @check.new(analysis)
-        elements.each { |element| looking.about(element).then { |found| @by_element[element.id] = [element.ordinal, found] if found.any? } }
+        elements.each do |element|
+          looking.about(element).then { |found| @by_element[element.id] = [element.ordinal, found] if found.any? }
+        end
         self
       end
     end

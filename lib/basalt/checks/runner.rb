@@ -19,10 +19,12 @@ module Basalt
       # @return [Hash{Class => Found}]
       def by_check(touched = nil)
         analysis = AnalysisContext.new(@set)
-        Families.gather(:checks).to_h do |check|
-          known = @known[check]
-          [check, known && touched ? known.again(analysis, touched) : Found.afresh(check, analysis)]
-        end
+        Families
+          .gather(:checks)
+          .to_h do |check|
+            known = @known[check]
+            [check, known && touched ? known.again(analysis, touched) : Found.afresh(check, analysis)]
+          end
       end
 
       # What a few acts would newly bring, told from what they touch; checks of the whole project are left out
@@ -32,8 +34,11 @@ module Basalt
       # @return [Array<Finding>]
       def near(touched)
         analysis = AnalysisContext.new(@set)
-        checks = Families.gather(:checks).select { |check| check.reads.intersect?(touched.kinds) && (check.each || @set.elements.size <= SMALL) }
-        Runner.sorted(checks.to_h { |check| [check, check.each ? Found.new(check).again(analysis, touched) : Found.afresh(check, analysis)] })
+        checks =
+          Families.gather(:checks).select { |check| check.reads.intersect?(touched.kinds) && (check.each || @set.elements.size <= SMALL) }
+        Runner.sorted(
+          checks.to_h { |check| [check, check.each ? Found.new(check).again(analysis, touched) : Found.afresh(check, analysis)] }
+        )
       end
 
       # @return [Array<Finding>] errors first

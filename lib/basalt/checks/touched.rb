@@ -13,7 +13,11 @@ module Basalt
       # @return [Touched]
       def self.by(effect, kinds: [])
         rows = effect.on(:elements).flat_map { |delta| [delta.before, delta.after].compact }
-        placed = effect.on(:placements).select { |delta| delta.before.nil? || delta.after.nil? }.map { |delta| (delta.after || delta.before).element_id }
+        placed =
+          effect
+            .on(:placements)
+            .select { |delta| delta.before.nil? || delta.after.nil? }
+            .map { |delta| (delta.after || delta.before).element_id }
         ids = rows.flat_map { |row| [row.id, row.owner_id, row.container_id, *row.targets] }.compact + placed
         new(kinds: effect.kinds | kinds, ids: ids.uniq, twins: rows.flat_map { |row| twins(row) }.uniq)
       end
@@ -32,11 +36,12 @@ module Basalt
 
       # @return [Array<Set<String>>] ids of the elements touched, those one step from them, and those two steps from them
       def around(set)
-        @around ||= begin
-          near = Set.new(ids)
-          twins.each { |index, key| near.merge(set.elements.ids_by(index, key)) }
-          2.times.each_with_object([near]) { |_, rings| rings << rings.last.flat_map { |id| [id, *beside(set, id)] }.to_set }
-        end
+        @around ||=
+          begin
+            near = Set.new(ids)
+            twins.each { |index, key| near.merge(set.elements.ids_by(index, key)) }
+            2.times.each_with_object([near]) { |_, rings| rings << rings.last.flat_map { |id| [id, *beside(set, id)] }.to_set }
+          end
       end
 
       private

@@ -6,7 +6,12 @@ module Basalt
     class CardinalitySlot
       WORDS = ["exactly one", "zero or one", "one or more", "zero or more", "many"].freeze
       # Other ways to say the same.
-      ALIKE = { "at most one" => "zero or one", "at least one" => "one or more", "one and only one" => "exactly one", "any number of" => "zero or more" }.freeze
+      ALIKE = {
+        "at most one" => "zero or one",
+        "at least one" => "one or more",
+        "one and only one" => "exactly one",
+        "any number of" => "zero or more"
+      }.freeze
 
       def stops?(_token) = false
 
@@ -26,7 +31,7 @@ module Basalt
         return unless words.join(" ").match?(/\A\d{1,6} to \d{1,6}\z/)
 
         least, most = words.values_at(0, 2).map { |word| Integer(word, 10) }
-        return matcher.refuse(at, "#{words.join(' ')} runs backwards") if least > most || most.zero?
+        return matcher.refuse(at, "#{words.join(" ")} runs backwards") if least > most || most.zero?
 
         yield "#{least} to #{most}", at + 3
       end

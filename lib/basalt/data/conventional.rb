@@ -8,10 +8,13 @@ module Basalt
 
       # A quality whose fact has a name of several words.
       def pattern(name)
-        Statements::Quality.new(Logical::Conventions::KIND, "#{name} pattern <value:word>",
-                                take: ->(context, convention, said) { context.set(convention.id, name, said[:value]) },
-                                tell: ->(unparser, convention) { convention[name] ? [["#{name} pattern", unparser.word(convention[name])]] : [] },
-                                clear: ->(context, convention) { context.set(convention.id, name, nil) })
+        Statements::Quality.new(
+          Logical::Conventions::KIND,
+          "#{name} pattern <value:word>",
+          take: ->(context, convention, said) { context.set(convention.id, name, said[:value]) },
+          tell: ->(unparser, convention) { convention[name] ? [["#{name} pattern", unparser.word(convention[name])]] : [] },
+          clear: ->(context, convention) { context.set(convention.id, name, nil) }
+        )
       end
     end
   end

@@ -29,8 +29,12 @@ module Basalt
       def standing_alone(set, entity)
         attributes = Describing.of(set, entity.id)
         partial = attributes.select { |attribute| attribute["partial"] }
-        key = partial.flat_map { |attribute| [["partial", nil], ["key", true]].map { |fact, value| Change::Set.new(id: attribute.id, fact:, value:) } }
-        key = [Change::Add.new(kind: "attribute", name: "code", owner_id: entity.id, facts: { "key" => true })] if partial.empty? && attributes.none? { |one| one["key"] || one.name == "code" }
+        key =
+          partial.flat_map do |attribute|
+            [["partial", nil], ["key", true]].map { |fact, value| Change::Set.new(id: attribute.id, fact:, value:) }
+          end
+        own = attributes.any? { |one| one["key"] || one.name == "code" }
+        key = [Change::Add.new(kind: "attribute", name: "code", owner_id: entity.id, facts: { "key" => true })] if partial.empty? && !own
         [Change::Set.new(id: entity.id, fact: "strength", value: nil), *key]
       end
 

@@ -10,7 +10,9 @@ module Basalt
 
       # @param said [Hash] +owner+ and +attributes+
       def add(context, said)
-        owner = said[:owner] || Relating.known(context.draft, said) || raise(Mistake, "#{said[:one].name} #{said[:verb]} no #{said[:other].name}")
+        owner =
+          said[:owner] || Relating.known(context.draft, said) ||
+          raise(Mistake, "#{said[:one].name} #{said[:verb]} no #{said[:other].name}")
         said[:attributes].each { |item| take(context, owner.id, item) }
         context.show(owner)
       end
@@ -33,13 +35,22 @@ module Basalt
           next context.draft.apply(clearing(context.draft, attribute)) if fresh.include?(name)
 
           renamed = fresh.length == old.length && !old.include?(fresh[index]) ? fresh[index] : nil
-          context.draft.apply(renamed ? [Change::Set.new(id: attribute.id, fact: "name", value: renamed), *clearing(context.draft, attribute)] : Change::Remove.new(id: attribute.id))
+          context.draft.apply(
+            (
+              if renamed
+                [Change::Set.new(id: attribute.id, fact: "name", value: renamed), *clearing(context.draft, attribute)]
+              else
+                Change::Remove.new(id: attribute.id)
+              end
+            )
+          )
         end
       end
 
       # What a sentence in its place says anew.
       def clearing(set, attribute)
-        FACTS.map { |fact| Change::Set.new(id: attribute.id, fact:, value: nil) } + of(set, attribute.id).map { |part| Change::Remove.new(id: part.id) }
+        FACTS.map { |fact| Change::Set.new(id: attribute.id, fact:, value: nil) } +
+          of(set, attribute.id).map { |part| Change::Remove.new(id: part.id) }
       end
 
       # @return [Array<Model::Element>] in their order
@@ -61,9 +72,13 @@ module Basalt
 
       def words(unparser, attribute)
         parts = of(unparser.set, attribute.id)
-        [unparser.name(attribute.name), *([:open, *told(unparser, parts), :close] if parts.any?),
-         *AttributesSlot::FLAGS.filter_map { |fact, said| said if attribute[fact] }, *(attribute["derived"] ? derived(unparser, attribute) : []),
-         *AttributesSlot::TEXTS.flat_map { |fact, said| attribute[fact] ? [said, Statements::Quoting.quote(attribute[fact])] : [] }]
+        [
+          unparser.name(attribute.name),
+          *([:open, *told(unparser, parts), :close] if parts.any?),
+          *AttributesSlot::FLAGS.filter_map { |fact, said| said if attribute[fact] },
+          *(attribute["derived"] ? derived(unparser, attribute) : []),
+          *AttributesSlot::TEXTS.flat_map { |fact, said| attribute[fact] ? [said, Statements::Quoting.quote(attribute[fact])] : [] }
+        ]
       end
 
       def derived(unparser, attribute) = ["derived", *(["from", unparser.name(attribute["source"])] if attribute["source"])]

@@ -8,9 +8,10 @@ module Basalt
     class Dictionary
       HEADINGS = ["kind", "name", "of", "type", "meaning", "also called", "source"].freeze
       # One word; +source+ is what it was derived from.
-      Entry = Value.of(:id, :kind, :name, :of, :type, :meaning, :synonyms, :source) do
-        def cells = [kind, name, of, type, meaning, synonyms, source].map(&:to_s)
-      end
+      Entry =
+        Value.of(:id, :kind, :name, :of, :type, :meaning, :synonyms, :source) do
+          def cells = [kind, name, of, type, meaning, synonyms, source].map(&:to_s)
+        end
 
       # @param set [Model::WorkingSet, Change::Draft]
       def initialize(set)
@@ -19,7 +20,10 @@ module Basalt
 
       # @return [Array<Entry>] owners in alphabetical order, each before what belongs to it
       def entries
-        @entries ||= (sorted("entity", "meeting") + sorted("relationship") + sorted("table")).flat_map { |element| [entry(element), *parts(element)] }
+        @entries ||=
+          (sorted("entity", "meeting") + sorted("relationship") + sorted("table")).flat_map do |element|
+            [entry(element), *parts(element)]
+          end
       end
 
       # @return [String]
@@ -28,7 +32,11 @@ module Basalt
       # @return [String] a table of GitHub-flavoured Markdown
       def markdown
         rows = [HEADINGS, HEADINGS.map { "---" }, *entries.map(&:cells)]
-        rows.map { |row| "| #{row.map { |cell| cell.gsub('\\') { '\\\\' }.gsub("|", "\\|").gsub("<", "&lt;").tr("\n", " ") }.join(' | ')} |\n" }.join
+        rows
+          .map do |row|
+            "| #{row.map { |cell| cell.gsub('\\') { '\\\\' }.gsub("|", "\\|").gsub("<", "&lt;").tr("\n", " ") }.join(" | ")} |\n"
+          end
+          .join
       end
 
       private
@@ -44,8 +52,16 @@ module Basalt
       end
 
       def entry(element, of = joined(element))
-        Entry.new(id: element.id, kind: element.noun, name: element.name, of:, type: element["type"], meaning: element["meaning"] || from_source(element), synonyms: element["synonyms"],
-                  source: source(element))
+        Entry.new(
+          id: element.id,
+          kind: element.noun,
+          name: element.name,
+          of:,
+          type: element["type"],
+          meaning: element["meaning"] || from_source(element),
+          synonyms: element["synonyms"],
+          source: source(element)
+        )
       end
 
       def joined(element) = element.relation? ? element.endpoints.map { |id| @set.element(id).name }.join(" – ") : nil

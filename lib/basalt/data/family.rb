@@ -15,7 +15,10 @@ module Basalt
       def slots = Sentences::SLOTS
 
       # One file a check; each registers by being there.
-      def checks = Dir[File.join(__dir__, "checks/*.rb")].map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) }
+      def checks =
+        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
+          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
+        end
 
       # What is told behind the declaration of an entity or a table.
       def details(unparser, thing)

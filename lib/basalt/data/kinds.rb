@@ -20,42 +20,159 @@ module Basalt
       CONFIRMED = [field("confirmed", :text, internal: true), field("disputed", :text, internal: true)].freeze
 
       CONCEPTUAL = [
-        Model::Kind.new(name: "entity", marked: ->(text) { Kinds.titled(text) }, plural: "entities", role: "strength", brief: ["strength"],
-                        nouns: { "entity" => {}, WEAK => { "strength" => WEAK } },
-                        fields: [field("strength", :choice, choices: [WEAK]), field("split", :choice, choices: SPLITS, label: "kinds of it"),
-                                 flag("complete", "kinds complete"), field("strategy", :choice, choices: Logical::SpecialisationMapping::STRATEGIES, label: "kinds are kept"), *GLOSSARY]),
-        Model::Kind.new(name: "attribute", marked: ->(text) { English.bare(text).downcase }, plural: "attributes", owner: %w[entity relationship meeting attribute],
-                        fields: [flag("key"), flag("partial", "partial key"), flag("required"), flag("many"), flag("derived"), field("source", :text, label: "derived from"),
-                                 field("rule", :text), field("becomes", :choice, choices: Logical::Computed::FORMS, label: "derived, it becomes"),
-                                 flag("kept", "kept over time"), *GLOSSARY]),
-        Model::Kind.new(name: "relationship", plural: "relationships", named: true, ends: { "one" => ["entity"], "other" => ["entity"] },
-                        default_names: { "relationship" => "relates to" }, brief: ["back"], end_fields: [how_many, field("role", :text)],
-                        fields: [field("back", :text, label: "verb of the other direction"), flag("kept", "kept over time"), *GLOSSARY, *CONFIRMED]),
+        Model::Kind.new(
+          name: "entity",
+          marked: ->(text) { Kinds.titled(text) },
+          plural: "entities",
+          role: "strength",
+          brief: ["strength"],
+          nouns: {
+            "entity" => {},
+            WEAK => {
+              "strength" => WEAK
+            }
+          },
+          fields: [
+            field("strength", :choice, choices: [WEAK]),
+            field("split", :choice, choices: SPLITS, label: "kinds of it"),
+            flag("complete", "kinds complete"),
+            field("strategy", :choice, choices: Logical::SpecialisationMapping::STRATEGIES, label: "kinds are kept"),
+            *GLOSSARY
+          ]
+        ),
+        Model::Kind.new(
+          name: "attribute",
+          marked: ->(text) { English.bare(text).downcase },
+          plural: "attributes",
+          owner: %w[entity relationship meeting attribute],
+          fields: [
+            flag("key"),
+            flag("partial", "partial key"),
+            flag("required"),
+            flag("many"),
+            flag("derived"),
+            field("source", :text, label: "derived from"),
+            field("rule", :text),
+            field("becomes", :choice, choices: Logical::Computed::FORMS, label: "derived, it becomes"),
+            flag("kept", "kept over time"),
+            *GLOSSARY
+          ]
+        ),
+        Model::Kind.new(
+          name: "relationship",
+          plural: "relationships",
+          named: true,
+          ends: {
+            "one" => ["entity"],
+            "other" => ["entity"]
+          },
+          default_names: {
+            "relationship" => "relates to"
+          },
+          brief: ["back"],
+          end_fields: [how_many, field("role", :text)],
+          fields: [field("back", :text, label: "verb of the other direction"), flag("kept", "kept over time"), *GLOSSARY, *CONFIRMED]
+        ),
         Model::Kind.new(name: "dependence", plural: "dependences", ends: { "weak" => ["entity"], "owner" => ["entity"] }),
         Model::Kind.new(name: "specialisation", plural: "specialisations", ends: { "special" => ["entity"], "general" => ["entity"] }),
-        Model::Kind.new(name: "meeting", plural: "meetings", nouns: { "meeting" => {} }, fields: [flag("kept", "kept over time"), *GLOSSARY]),
-        Model::Kind.new(name: "participation", plural: "participations", ends: { "meeting" => ["meeting"], "entity" => ["entity"] },
-                        end_fields: [how_many, field("role", :text)])
+        Model::Kind.new(
+          name: "meeting",
+          plural: "meetings",
+          nouns: {
+            "meeting" => {}
+          },
+          fields: [flag("kept", "kept over time"), *GLOSSARY]
+        ),
+        Model::Kind.new(
+          name: "participation",
+          plural: "participations",
+          ends: {
+            "meeting" => ["meeting"],
+            "entity" => ["entity"]
+          },
+          end_fields: [how_many, field("role", :text)]
+        )
       ].freeze
 
       # +thread+ says what something was derived from, +as_derived+ how it was derived.
       THREAD = [field("thread", :text, internal: true, own: true), field("as_derived", :text, internal: true, own: true)].freeze
 
       LOGICAL = [
-        Model::Kind.new(name: "table", plural: "tables", nouns: { "table" => {} }, fields: [*THREAD, field("why", :text, internal: true), field("meaning", :text)]),
-        Model::Kind.new(name: "column", plural: "columns", owner: ["table"],
-                        fields: [field("type", :text), flag("key"), flag("required"), field("default", :text), field("generated", :text), *THREAD, field("meaning", :text)]),
-        Model::Kind.new(name: "reference", plural: "references", ends: { "from" => ["table"], "to" => ["table"], "column" => ["column"], "key" => ["column"] },
-                        fields: [field("deleting", :choice, choices: DELETING, label: "on delete"), *THREAD]),
-        Model::Kind.new(name: "constraint", plural: "constraints", ends: { "table" => ["table"], "column" => ["column"] },
-                        fields: [field("type", :choice, choices: %w[unique index]), field("name", :text), *THREAD]),
-        Model::Kind.new(name: "minimum", plural: "minimums", ends: { "table" => ["table"], "of" => ["table"], "column" => ["column"] },
-                        fields: [field("least", :integer, range: 1..999), *THREAD]),
-        Model::Kind.new(name: "view", plural: "views", nouns: { "view" => {} }, fields: [field("query", :text), field("why", :text, internal: true), field("meaning", :text), *THREAD]),
+        Model::Kind.new(
+          name: "table",
+          plural: "tables",
+          nouns: {
+            "table" => {}
+          },
+          fields: [*THREAD, field("why", :text, internal: true), field("meaning", :text)]
+        ),
+        Model::Kind.new(
+          name: "column",
+          plural: "columns",
+          owner: ["table"],
+          fields: [
+            field("type", :text),
+            flag("key"),
+            flag("required"),
+            field("default", :text),
+            field("generated", :text),
+            *THREAD,
+            field("meaning", :text)
+          ]
+        ),
+        Model::Kind.new(
+          name: "reference",
+          plural: "references",
+          ends: {
+            "from" => ["table"],
+            "to" => ["table"],
+            "column" => ["column"],
+            "key" => ["column"]
+          },
+          fields: [field("deleting", :choice, choices: DELETING, label: "on delete"), *THREAD]
+        ),
+        Model::Kind.new(
+          name: "constraint",
+          plural: "constraints",
+          ends: {
+            "table" => ["table"],
+            "column" => ["column"]
+          },
+          fields: [field("type", :choice, choices: %w[unique index]), field("name", :text), *THREAD]
+        ),
+        Model::Kind.new(
+          name: "minimum",
+          plural: "minimums",
+          ends: {
+            "table" => ["table"],
+            "of" => ["table"],
+            "column" => ["column"]
+          },
+          fields: [field("least", :integer, range: 1..999), *THREAD]
+        ),
+        Model::Kind.new(
+          name: "view",
+          plural: "views",
+          nouns: {
+            "view" => {}
+          },
+          fields: [field("query", :text), field("why", :text, internal: true), field("meaning", :text), *THREAD]
+        ),
         Model::Kind.new(name: "check", plural: "checks", named: false, owner: ["table"], fields: [field("expression", :text), *THREAD]),
-        Model::Kind.new(name: Logical::Conventions::KIND, plural: "conventions", nouns: { "convention" => {} },
-                        fields: [*Logical::Conventions::CHOICES.map { |name, choices| field(name, :choice, choices:) },
-                                 *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) }, field("prefix", :word), field("longest", :integer, range: 8..63), field("types", :text)])
+        Model::Kind.new(
+          name: Logical::Conventions::KIND,
+          plural: "conventions",
+          nouns: {
+            "convention" => {}
+          },
+          fields: [
+            *Logical::Conventions::CHOICES.map { |name, choices| field(name, :choice, choices:) },
+            *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) },
+            field("prefix", :word),
+            field("longest", :integer, range: 8..63),
+            field("types", :text)
+          ]
+        )
       ].freeze
 
       ALL = (CONCEPTUAL + LOGICAL).freeze

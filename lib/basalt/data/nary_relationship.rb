@@ -36,19 +36,29 @@ module Basalt
         all = of(unparser.set, meeting.id)
         return [] unless all.first.id == participation.id
 
-        listed = all.each_with_index.flat_map do |one, index|
-          entity = unparser.set.element(one.target("entity"))
-          [*(index.zero? ? [] : [index == all.length - 1 ? "and" : :comma]), English.article(entity.name), unparser.thing(entity.id)]
-        end
-        [*(unparser.say(*listed, "meet in", unparser.name(meeting.name)) if all.length > 2), *all.filter_map { |one| decided(unparser, meeting, one) }]
+        listed =
+          all.each_with_index.flat_map do |one, index|
+            entity = unparser.set.element(one.target("entity"))
+            [*(index.zero? ? [] : [index == all.length - 1 ? "and" : :comma]), English.article(entity.name), unparser.thing(entity.id)]
+          end
+        [
+          *(unparser.say(*listed, "meet in", unparser.name(meeting.name)) if all.length > 2),
+          *all.filter_map { |one| decided(unparser, meeting, one) }
+        ]
       end
 
       def decided(unparser, meeting, participation)
         facts = participation.ends.last.facts
         return if facts.empty?
 
-        unparser.say("in", unparser.thing(meeting.id), "the others meet", *(facts["cardinality"] || "some"), unparser.thing(participation.target("entity")),
-                     *(["as", unparser.word(facts["role"])] if facts["role"]))
+        unparser.say(
+          "in",
+          unparser.thing(meeting.id),
+          "the others meet",
+          *(facts["cardinality"] || "some"),
+          unparser.thing(participation.target("entity")),
+          *(["as", unparser.word(facts["role"])] if facts["role"])
+        )
       end
     end
   end

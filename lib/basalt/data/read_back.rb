@@ -14,7 +14,10 @@ module Basalt
       # @return [Array<Sentence>] one for each direction
       def of(set, relationship)
         [there(set, relationship), back(set, relationship)].map do |text|
-          Sentence.new(text:, verdict: %w[confirmed disputed].find { |verdict| kept(relationship, verdict).include?(text) }&.to_sym || :open)
+          Sentence.new(
+            text:,
+            verdict: %w[confirmed disputed].find { |verdict| kept(relationship, verdict).include?(text) }&.to_sym || :open
+          )
         end
       end
 
@@ -46,29 +49,36 @@ module Basalt
       # Without a verb of its own the other direction is told by the first.
       def back(set, relationship)
         one, other = relationship.ends
-        return "Each #{title(set, other)} #{relationship['back']} #{amount(one, title(set, one))}." if relationship["back"]
+        return "Each #{title(set, other)} #{relationship["back"]} #{amount(one, title(set, one))}." if relationship["back"]
 
         "For each #{title(set, other)}, #{amount(one, title(set, one))} #{single?(one) ? relationship.name : many(relationship.name)} it."
       end
 
       def title(set, joined)
         name = set.element(joined.target_id).name
-        joined.facts["role"] ? "#{name} (as #{joined.facts['role']})" : name
+        joined.facts["role"] ? "#{name} (as #{joined.facts["role"]})" : name
       end
 
       def single?(joined) = Cardinality.read(joined.facts["cardinality"]).most == 1
 
       # @return [String] how many, with the noun in the right number
       def amount(joined, name)
-        many = name.sub(/\A[^(]+/) { |noun| "#{English.plural(noun.strip)}#{' ' if noun.end_with?(' ')}" }
+        many = name.sub(/\A[^(]+/) { |noun| "#{English.plural(noun.strip)}#{" " if noun.end_with?(" ")}" }
         case joined.facts["cardinality"]
-        when nil then "some #{many} (how many is open)"
-        when "exactly one" then "exactly one #{name}"
-        when "zero or one" then "at most one #{name}"
-        when "one or more" then "one or more #{many}"
-        when "zero or more" then "any number of #{many}"
-        when "many" then "many #{many}"
-        else "#{joined.facts['cardinality']} #{many}"
+        when nil
+          "some #{many} (how many is open)"
+        when "exactly one"
+          "exactly one #{name}"
+        when "zero or one"
+          "at most one #{name}"
+        when "one or more"
+          "one or more #{many}"
+        when "zero or more"
+          "any number of #{many}"
+        when "many"
+          "many #{many}"
+        else
+          "#{joined.facts["cardinality"]} #{many}"
         end
       end
 

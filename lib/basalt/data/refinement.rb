@@ -4,8 +4,15 @@ module Basalt
   module Data
     # What a person altered of what was derived: whatever differs from how it was derived.
     module Refinement
-      FACTS = { "table" => %w[], "column" => %w[type key required default generated], "reference" => %w[deleting], "constraint" => %w[type], "check" => %w[expression], "minimum" => %w[least],
-                "view" => %w[query] }.freeze
+      FACTS = {
+        "table" => %w[],
+        "column" => %w[type key required default generated],
+        "reference" => %w[deleting],
+        "constraint" => %w[type],
+        "check" => %w[expression],
+        "minimum" => %w[least],
+        "view" => %w[query]
+      }.freeze
 
       module_function
 

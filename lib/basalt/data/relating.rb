@@ -9,8 +9,9 @@ module Basalt
       # @param said [Hash] +one+, +verb+, +cardinality+, +other+, and the same of the way back
       def join(context, said)
         refuse_strangers(said)
-        relationship = known(context.draft, said) ||
-                       context.add("relationship", name: said[:verb].to_str, ends: [["one", said[:one].id], ["other", said[:other].id]])
+        relationship =
+          known(context.draft, said) ||
+          context.add("relationship", name: said[:verb].to_str, ends: [["one", said[:one].id], ["other", said[:other].id]])
         context.set(relationship.id, "back", said[:back].to_str) if said[:back]
         decide(context, relationship, "other", "cardinality" => said[:cardinality], "role" => said[:other_role])
         decide(context, relationship, "one", "cardinality" => said[:back_cardinality], "role" => said[:one_role])
@@ -23,7 +24,10 @@ module Basalt
         parts = clause(unparser, one, relationship.name, other, roles: true)
         parts += [:semicolon, *clause(unparser, other, relationship["back"], one)] if relationship["back"] || one.facts["cardinality"]
         qualities = Statements::Grammar.qualities("relationship").flat_map { |quality| quality.tell(unparser, relationship) }
-        [unparser.say(*parts, *qualities.flat_map { |said| [:comma, *said] }), *Describing.tell(unparser, relationship, subject(unparser, relationship))]
+        [
+          unparser.say(*parts, *qualities.flat_map { |said| [:comma, *said] }),
+          *Describing.tell(unparser, relationship, subject(unparser, relationship))
+        ]
       end
 
       # The verb alone where it is the only one; otherwise with what it joins.
@@ -38,16 +42,24 @@ module Basalt
       def clause(unparser, from, verb, to, roles: false)
         entity = unparser.set.element(from.target_id)
         role = ->(joined) { roles && joined.facts["role"] ? ["as", unparser.word(joined.facts["role"])] : [] }
-        [English.article(entity.name), unparser.thing(from.target_id), *role.call(from), unparser.name(verb || UNSAID), *to.facts["cardinality"], unparser.thing(to.target_id), *role.call(to)]
+        [
+          English.article(entity.name),
+          unparser.thing(from.target_id),
+          *role.call(from),
+          unparser.name(verb || UNSAID),
+          *to.facts["cardinality"],
+          unparser.thing(to.target_id),
+          *role.call(to)
+        ]
       end
 
       # The other direction of a relationship whose verb there nobody said yet.
       UNSAID = "relates to"
 
       def known(set, said)
-        set.relations_of(said[:one].id, "relationship").find do |relationship|
-          relationship.name == said[:verb].to_str && relationship.targets == [said[:one].id, said[:other].id]
-        end
+        set
+          .relations_of(said[:one].id, "relationship")
+          .find { |relationship| relationship.name == said[:verb].to_str && relationship.targets == [said[:one].id, said[:other].id] }
       end
 
       def decide(context, relationship, role, facts)

@@ -5,23 +5,37 @@ module Basalt
     # The sentences about conceptual data models.
     module Sentences
       ENTITY = "thing(entity)"
-      CLAUSE = "[a|an] <one:#{ENTITY}> [as <one_role:word>] <verb:phrase> [<cardinality:cardinality>] <other:#{ENTITY}> [as <other_role:word>]".freeze
+      CLAUSE =
+        "[a|an] <one:#{ENTITY}> [as <one_role:word>] <verb:phrase> [<cardinality:cardinality>] " \
+        "<other:#{ENTITY}> [as <other_role:word>]".freeze
       BACK = "[a|an] <back_one:#{ENTITY}> <back:phrase> [<back_cardinality:cardinality>] <back_other:#{ENTITY}>".freeze
       WITHDRAW = ->(context, said, other) { Describing.withdraw(context, said, other) }
 
       FORMS = [
-        Statements::Form.new("<owner:thing(entity|relationship|meeting)> has <attributes:attributes>", retract: WITHDRAW) { |context, said| Describing.add(context, said) },
-        Statements::Form.new("<one:#{ENTITY}> <verb:phrase> <other:#{ENTITY}> has <attributes:attributes>", retract: WITHDRAW) { |context, said| Describing.add(context, said) },
+        Statements::Form.new(
+          "<owner:thing(entity|relationship|meeting)> has <attributes:attributes>",
+          retract: WITHDRAW
+        ) { |context, said| Describing.add(context, said) },
+        Statements::Form.new(
+          "<one:#{ENTITY}> <verb:phrase> <other:#{ENTITY}> has <attributes:attributes>",
+          retract: WITHDRAW
+        ) { |context, said| Describing.add(context, said) },
         Statements::Form.new("<special:subject> is a kind of <general:name>") { |context, said| Specialising.one(context, said) },
-        Statements::Form.new("<general:subject> is either <kinds:kinds> [, <complete:complete>]", retract: ->(context, said, _) { Specialising.retract(context, said) }) do |context, said|
-          Specialising.all(context, said, "disjoint")
+        Statements::Form.new(
+          "<general:subject> is either <kinds:kinds> [, <complete:complete>]",
+          retract: ->(context, said, _) { Specialising.retract(context, said) }
+        ) { |context, said| Specialising.all(context, said, "disjoint") },
+        Statements::Form.new(
+          "<general:subject> is any of <kinds:kinds> [, <complete:complete>]",
+          retract: ->(context, said, _) { Specialising.retract(context, said) }
+        ) { |context, said| Specialising.all(context, said, "overlapping") },
+        Statements::Form.new("<entities:entities(entity)> meet in <meeting:name>") do |context, said|
+          NaryRelationship.join(context, said)
         end,
-        Statements::Form.new("<general:subject> is any of <kinds:kinds> [, <complete:complete>]", retract: ->(context, said, _) { Specialising.retract(context, said) }) do |context, said|
-          Specialising.all(context, said, "overlapping")
-        end,
-        Statements::Form.new("<entities:entities(entity)> meet in <meeting:name>") { |context, said| NaryRelationship.join(context, said) },
-        Statements::Form.new("in <meeting:thing(meeting)> the others meet <cardinality:cardinality> <entity:#{ENTITY}> [as <role:word>]",
-                             retract: ->(context, said, _) { NaryRelationship.decide(context, said.merge(cardinality: nil, role: nil)) }) { |context, said| NaryRelationship.decide(context, said) },
+        Statements::Form.new(
+          "in <meeting:thing(meeting)> the others meet <cardinality:cardinality> <entity:#{ENTITY}> [as <role:word>]",
+          retract: ->(context, said, _) { NaryRelationship.decide(context, said.merge(cardinality: nil, role: nil)) }
+        ) { |context, said| NaryRelationship.decide(context, said) },
         Statements::Form.new("#{CLAUSE} [; #{BACK}] {relationship}") { |context, said| Relating.join(context, said) }
       ].freeze
 
@@ -31,27 +45,46 @@ module Basalt
       UNCOLUMN = ->(context, said, other) { Tabling.withdraw(context, said, other) }
       UNCHECK = ->(context, said, _) { Tabling.uncheck(context, said) }
       TABLES = [
-        Statements::Form.new("<table:thing(table|view)> comes from <thread:word> [derived as <as_derived:word>]", late: true, retract: UNTHREAD) do |context, said|
-          Tabling.threaded(context, said[:table], said)
+        Statements::Form.new(
+          "<table:thing(table|view)> comes from <thread:word> [derived as <as_derived:word>]",
+          late: true,
+          retract: UNTHREAD
+        ) { |context, said| Tabling.threaded(context, said[:table], said) },
+        Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, retract: UNCOLUMN) do |context, said|
+          Tabling.add(context, said)
         end,
-        Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, retract: UNCOLUMN) { |context, said| Tabling.add(context, said) },
         Statements::Form.new("<table:#{TABLE}> is keyed by <names:names>", late: true, retract: ->(*) {}) do |context, said|
           Tabling.key(context, said[:table], said[:names].map(&:to_str))
         end,
-        Statements::Form.new("<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:deleting>] #{THREAD}", late: true) do |context, said|
-          Tabling.say_reference(context, said)
+        Statements::Form.new(
+          "<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:deleting>] #{THREAD}",
+          late: true
+        ) { |context, said| Tabling.say_reference(context, said) },
+        Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{THREAD}", late: true) do |context, said|
+          Tabling.say_constraint(context, said, "unique")
         end,
-        Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "unique") },
-        Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_constraint(context, said, "index") },
-        Statements::Form.new("<table:#{TABLE}> needs at least <least:integer> <other:#{TABLE}> by <names:names> #{THREAD}", late: true) { |context, said| Tabling.say_minimum(context, said) },
+        Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{THREAD}", late: true) do |context, said|
+          Tabling.say_constraint(context, said, "index")
+        end,
+        Statements::Form.new(
+          "<table:#{TABLE}> needs at least <least:integer> <other:#{TABLE}> by <names:names> #{THREAD}",
+          late: true
+        ) { |context, said| Tabling.say_minimum(context, said) },
         Statements::Form.new("<table:#{TABLE}> checks <expression:word> #{THREAD}", late: true, retract: UNCHECK) do |context, said|
           Tabling.threaded(context, Tabling.check(context, said[:table], said[:expression]), said)
         end
       ].freeze
 
       SLOTS = {
-        columns: ColumnsSlot.new, names: NamesSlot.new, deleting: Statements::ChoiceSlot.new(Kinds::DELETING), strategy: Statements::ChoiceSlot.new(Logical::SpecialisationMapping::STRATEGIES),
-        cardinality: CardinalitySlot.new, attributes: AttributesSlot.new, kinds: KindsSlot.new, subject: SubjectSlot.new, entities: EntitiesSlot.new,
+        columns: ColumnsSlot.new,
+        names: NamesSlot.new,
+        deleting: Statements::ChoiceSlot.new(Kinds::DELETING),
+        strategy: Statements::ChoiceSlot.new(Logical::SpecialisationMapping::STRATEGIES),
+        cardinality: CardinalitySlot.new,
+        attributes: AttributesSlot.new,
+        kinds: KindsSlot.new,
+        subject: SubjectSlot.new,
+        entities: EntitiesSlot.new,
         complete: Statements::WordSlot.new(/\Acomplete\z/, "“complete”", quoted: false)
       }.freeze
 
@@ -67,19 +100,31 @@ module Basalt
 
       def self.quality(...) = Statements::Quality.new(...)
 
-      OWNER = quality("entity", "of <owner:#{ENTITY}>", take: ->(context, entity, said) { Dependence.give(context, entity, said[:owner]) },
-                                                        tell: ->(unparser, entity) { Dependence.owners(unparser.set, entity.id).map { |owner| ["of", unparser.thing(owner.id)] } },
-                                                        clear: ->(context, entity) { Dependence.clear(context, entity) })
+      OWNER =
+        quality(
+          "entity",
+          "of <owner:#{ENTITY}>",
+          take: ->(context, entity, said) { Dependence.give(context, entity, said[:owner]) },
+          tell: ->(unparser, entity) { Dependence.owners(unparser.set, entity.id).map { |owner| ["of", unparser.thing(owner.id)] } },
+          clear: ->(context, entity) { Dependence.clear(context, entity) }
+        )
 
       QUALITIES = [
-        OWNER, quality(%w[relationship meeting], "kept over time", fact: "kept"),
-        quality("relationship", "confirmed <confirmed:word>"), quality("relationship", "disputed <disputed:word>"),
+        OWNER,
+        quality(%w[relationship meeting], "kept over time", fact: "kept"),
+        quality("relationship", "confirmed <confirmed:word>"),
+        quality("relationship", "disputed <disputed:word>"),
         quality("entity", "kinds kept <strategy:strategy>"),
-        quality("view", "query <query:word>"), quality(%w[table view], "because <why:word>"), quality(%w[table view], "meaning <meaning:word>"),
+        quality("view", "query <query:word>"),
+        quality(%w[table view], "because <why:word>"),
+        quality(%w[table view], "meaning <meaning:word>"),
         *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:word>") },
         *Logical::Conventions::PATTERNS.keys.map { |name| Conventional.pattern(name) },
-        quality(Logical::Conventions::KIND, "prefix <prefix:word>"), quality(Logical::Conventions::KIND, "types <types:word>"), quality(Logical::Conventions::KIND, "longest <longest:integer>"),
-        quality(%w[entity relationship meeting], "meaning <meaning:word>"), quality(%w[entity relationship meeting], "also called <synonyms:word>")
+        quality(Logical::Conventions::KIND, "prefix <prefix:word>"),
+        quality(Logical::Conventions::KIND, "types <types:word>"),
+        quality(Logical::Conventions::KIND, "longest <longest:integer>"),
+        quality(%w[entity relationship meeting], "meaning <meaning:word>"),
+        quality(%w[entity relationship meeting], "also called <synonyms:word>")
       ].freeze
     end
   end

@@ -7,13 +7,23 @@ module Basalt
       module_function
 
       # @return [Array<Model::Element>] the kinds of an entity, in order
-      def kinds(set, general_id) = set.relations_of(general_id, "specialisation").select { |one| one.target("general") == general_id }.map { |one| set.element(one.target("special")) }
+      def kinds(set, general_id) =
+        set
+          .relations_of(general_id, "specialisation")
+          .select { |one| one.target("general") == general_id }
+          .map { |one| set.element(one.target("special")) }
 
       # @return [Array<Model::Element>] what an entity is a kind of
-      def generals(set, special_id) = set.relations_of(special_id, "specialisation").select { |one| one.target("special") == special_id }.map { |one| set.element(one.target("general")) }
+      def generals(set, special_id) =
+        set
+          .relations_of(special_id, "specialisation")
+          .select { |one| one.target("special") == special_id }
+          .map { |one| set.element(one.target("general")) }
 
       def join(context, special, general)
-        raise Mistake, "#{general.name} is itself a kind of #{special.name}" if special.id == general.id || above(context.draft, general.id).include?(special.id)
+        if special.id == general.id || above(context.draft, general.id).include?(special.id)
+          raise Mistake, "#{general.name} is itself a kind of #{special.name}"
+        end
         return if kinds(context.draft, general.id).any? { |known| known.id == special.id }
 
         context.add("specialisation", ends: [["special", special.id], ["general", general.id]])
@@ -54,8 +64,16 @@ module Basalt
       end
 
       def group(unparser, general, kinds)
-        listed = kinds.each_with_index.flat_map { |kind, index| [*(index.zero? ? [] : [index == kinds.length - 1 ? "or" : :comma]), unparser.name(kind.name)] }
-        unparser.say(unparser.name(general.name), general["split"] == "disjoint" ? "is either" : "is any of", *listed, *([:comma, "complete"] if general["complete"]))
+        listed =
+          kinds.each_with_index.flat_map do |kind, index|
+            [*(index.zero? ? [] : [index == kinds.length - 1 ? "or" : :comma]), unparser.name(kind.name)]
+          end
+        unparser.say(
+          unparser.name(general.name),
+          general["split"] == "disjoint" ? "is either" : "is any of",
+          *listed,
+          *([:comma, "complete"] if general["complete"])
+        )
       end
 
       def retract(context, said)
@@ -63,8 +81,11 @@ module Basalt
         context.set(general.id, "split", nil)
         context.set(general.id, "complete", nil)
         names = said[:kinds].map(&:to_str)
-        context.draft.relations_of(general.id, "specialisation").select { |one| names.include?(context.draft.element(one.target("special")).name) }
-               .each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
+        context
+          .draft
+          .relations_of(general.id, "specialisation")
+          .select { |one| names.include?(context.draft.element(one.target("special")).name) }
+          .each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
       end
     end
   end

@@ -48,12 +48,17 @@ module Basalt
       # @param keys [Array<String>, nil] of those referred to; nil for the key
       def refer(context, table, names, target, keys = nil)
         columns = names.map { |name| column!(context.draft, table, name) }
-        to = keys ? keys.map { |name| column!(context.draft, target, name) } : columns(context.draft, target.id).select { |one| one["key"] }
-        known = references(context.draft, table.id).find { |one| one.targets("column") == columns.map(&:id) && one.target("to") == target.id }
+        to =
+          keys ? keys.map { |name| column!(context.draft, target, name) } : columns(context.draft, target.id).select { |one| one["key"] }
+        known =
+          references(context.draft, table.id).find { |one| one.targets("column") == columns.map(&:id) && one.target("to") == target.id }
         return known if known
 
         context.show(target)
-        context.add("reference", ends: [["from", table.id], *columns.map { |one| ["column", one.id] }, *to.map { |one| ["key", one.id] }, ["to", target.id]])
+        context.add(
+          "reference",
+          ends: [["from", table.id], *columns.map { |one| ["column", one.id] }, *to.map { |one| ["key", one.id] }, ["to", target.id]]
+        )
       end
 
       def column!(set, table, name)
@@ -70,7 +75,8 @@ module Basalt
       def say_minimum(context, said)
         columns = said[:names].map { |name| column!(context.draft, said[:other], name.to_str) }
         known = minimums(context.draft, said[:table].id).find { |one| one.targets("column") == columns.map(&:id) }
-        known ||= context.add("minimum", ends: [["table", said[:table].id], ["of", said[:other].id], *columns.map { |one| ["column", one.id] }])
+        known ||=
+          context.add("minimum", ends: [["table", said[:table].id], ["of", said[:other].id], *columns.map { |one| ["column", one.id] }])
         context.set(known.id, "least", said[:least])
         threaded(context, known, said)
       end
@@ -81,7 +87,8 @@ module Basalt
       end
 
       def check(context, table, expression)
-        checks(context.draft, table.id).find { |one| one["expression"] == expression } || context.add("check", facts: { "expression" => expression }, owner_id: table.id)
+        checks(context.draft, table.id).find { |one| one["expression"] == expression } ||
+          context.add("check", facts: { "expression" => expression }, owner_id: table.id)
       end
 
       def say_reference(context, said)
@@ -103,7 +110,9 @@ module Basalt
       end
 
       def uncheck(context, said)
-        checks(context.draft, said[:table].id).select { |one| one["expression"] == said[:expression] }.each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
+        checks(context.draft, said[:table].id)
+          .select { |one| one["expression"] == said[:expression] }
+          .each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
       end
 
       # What was derived and nobody refined stands as it was derived.
@@ -130,37 +139,80 @@ module Basalt
 
       def tell(unparser, table)
         columns = columns(unparser.set, table.id)
-        [*unparser.say_list([unparser.thing(table.id), "has"], columns.map { |one|
-          words(unparser, one)
-        }), *(unparser.say(unparser.thing(table.id), "comes", *Threads.words(unparser, table)) if table["thread"]),
-         *checks(unparser.set, table.id).map { |one| unparser.say(unparser.thing(table.id), "checks", Statements::Quoting.quote(one["expression"].to_s), *Threads.words(unparser, one)) }]
+        [
+          *unparser.say_list([unparser.thing(table.id), "has"], columns.map { |one| words(unparser, one) }),
+          *(unparser.say(unparser.thing(table.id), "comes", *Threads.words(unparser, table)) if table["thread"]),
+          *checks(unparser.set, table.id).map do |one|
+            unparser.say(
+              unparser.thing(table.id),
+              "checks",
+              Statements::Quoting.quote(one["expression"].to_s),
+              *Threads.words(unparser, one)
+            )
+          end
+        ]
       end
 
       def words(unparser, column)
-        [unparser.name(column.name), *(column["type"]&.then { |type| type_words(type) }), *FLAGS.filter_map { |fact, said| said if column[fact] },
-         *TEXTS.flat_map { |fact, said| column[fact] ? [said, Statements::Quoting.quote(column[fact])] : [] }, *Threads.words(unparser, column)]
+        [
+          unparser.name(column.name),
+          *(column["type"]&.then { |type| type_words(type) }),
+          *FLAGS.filter_map { |fact, said| said if column[fact] },
+          *TEXTS.flat_map { |fact, said| column[fact] ? [said, Statements::Quoting.quote(column[fact])] : [] },
+          *Threads.words(unparser, column)
+        ]
       end
 
       def type_words(type) = type.match?(ColumnsSlot::TYPE) ? [type] : ["of type", Statements::Quoting.quote(type)]
 
       def tell_reference(unparser, reference)
-        from, to = reference.targets("column").map { |id| unparser.set.element(id) }, reference.targets("key").map { |id| unparser.set.element(id) }
+        from, to =
+          reference.targets("column").map { |id| unparser.set.element(id) },
+          reference.targets("key").map { |id| unparser.set.element(id) }
         key = columns(unparser.set, reference.target("to")).select { |one| one["key"] }
-        return [unparser.say(unparser.thing(reference.target("from")), "refers to", unparser.thing(reference.target("to")))] if from.empty?
+        if from.empty?
+          return [unparser.say(unparser.thing(reference.target("from")), "refers to", unparser.thing(reference.target("to")))]
+        end
 
-        [unparser.say(unparser.thing(reference.target("from")), "refers to", unparser.thing(reference.target("to")), "by", *names(unparser, from),
-                      *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(unparser, to)]), *(["deleting", reference["deleting"]] if reference["deleting"]), *Threads.words(unparser, reference))]
+        [
+          unparser.say(
+            unparser.thing(reference.target("from")),
+            "refers to",
+            unparser.thing(reference.target("to")),
+            "by",
+            *names(unparser, from),
+            *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(unparser, to)]),
+            *(["deleting", reference["deleting"]] if reference["deleting"]),
+            *Threads.words(unparser, reference)
+          )
+        ]
       end
 
       def tell_constraint(unparser, constraint)
         columns = constraint.targets("column").map { |id| unparser.set.element(id) }
-        [unparser.say(unparser.thing(constraint.target("table")), constraint["type"] == "index" ? "is indexed by" : "is unique by", *names(unparser, columns), *Threads.words(unparser, constraint))]
+        [
+          unparser.say(
+            unparser.thing(constraint.target("table")),
+            constraint["type"] == "index" ? "is indexed by" : "is unique by",
+            *names(unparser, columns),
+            *Threads.words(unparser, constraint)
+          )
+        ]
       end
 
       def tell_minimum(unparser, minimum)
         columns = minimum.targets("column").map { |id| unparser.set.element(id) }
-        [unparser.say(unparser.thing(minimum.target("table")), "needs at least", minimum["least"].to_s, unparser.thing(minimum.target("of")), "by", *names(unparser, columns),
-                      *Threads.words(unparser, minimum))]
+        [
+          unparser.say(
+            unparser.thing(minimum.target("table")),
+            "needs at least",
+            minimum["least"].to_s,
+            unparser.thing(minimum.target("of")),
+            "by",
+            *names(unparser, columns),
+            *Threads.words(unparser, minimum)
+          )
+        ]
       end
 
       def names(unparser, columns) = columns.flat_map { |one| [:comma, unparser.name(one.name)] }.drop(1)

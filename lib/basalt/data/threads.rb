@@ -30,9 +30,12 @@ module Basalt
 
       def name(set, element)
         case element.kind
-        when "attribute" then "#{name(set, set.element(element.owner_id))}.#{element.name}"
-        when "relationship", "dependence", "participation" then [element.kind[0], *element.name, *element.targets.map { |id| set.element(id)&.name }].join(" ")
-        else element.name
+        when "attribute"
+          "#{name(set, set.element(element.owner_id))}.#{element.name}"
+        when "relationship", "dependence", "participation"
+          [element.kind[0], *element.name, *element.targets.map { |id| set.element(id)&.name }].join(" ")
+        else
+          element.name
         end
       end
 
@@ -44,7 +47,9 @@ module Basalt
       end
 
       def names(set)
-        set.of_kind("entity", "meeting", "attribute", "relationship", "dependence", "participation").each_with_object({}) { |element, found| found[name(set, element)] ||= element.id }
+        set
+          .of_kind("entity", "meeting", "attribute", "relationship", "dependence", "participation")
+          .each_with_object({}) { |element, found| found[name(set, element)] ||= element.id }
       end
     end
   end

@@ -14,7 +14,12 @@ module Basalt
       # @param type [String] that suits
       def mistyped(column, words, why, type)
         table = set.element(column.owner_id)
-        finding(table.id, "#{table.name}.#{column.name} #{words}", why, repair: repair("Make it #{type}", Change::Set.new(id: column.id, fact: "type", value: type)))
+        finding(
+          table.id,
+          "#{table.name}.#{column.name} #{words}",
+          why,
+          repair: repair("Make it #{type}", Change::Set.new(id: column.id, fact: "type", value: type))
+        )
       end
     end
   end

@@ -8,11 +8,25 @@ module Basalt
 
       # @return [Array<String>] keys, also of what is no longer there
       def by(draft)
-        placed = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }.flat_map { |placed| [placed.element_id, placed.key] }
-        placed += draft.placements.differences.flat_map { |_, before, after| closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id) }
+        placed =
+          draft
+            .placements
+            .differences
+            .flat_map { |_, before, after| [before, after].compact }
+            .flat_map { |placed| [placed.element_id, placed.key] }
+        placed +=
+          draft.placements.differences.flat_map do |_, before, after|
+            closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id)
+          end
         changed = draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) }
-        symbols = draft.elements.differences.flat_map { |_, before, after| [before, after].compact.select { |element| element.kind == Symbols::KIND } }
-        (placed + changed + ruled(draft, placed + changed) + outlines(draft, placed) + (symbols.empty? ? [] : Symbols.dressed(draft, symbols))).uniq.flat_map { |id| draft.keys_of(id) }.uniq
+        symbols =
+          draft.elements.differences.flat_map do |_, before, after|
+            [before, after].compact.select { |element| element.kind == Symbols::KIND }
+          end
+        (
+          placed + changed + ruled(draft, placed + changed) + outlines(draft, placed) +
+            (symbols.empty? ? [] : Symbols.dressed(draft, symbols))
+        ).uniq.flat_map { |id| draft.keys_of(id) }.uniq
       end
 
       # Where the notation rules, an act may move whatever stands there.
@@ -56,7 +70,9 @@ module Basalt
 
       # The element, its owner, what it joins and what is joined to it.
       def of_element(set, element)
-        [element.id, element.owner_id, element.container_id, *element.targets].compact.flat_map { |id| [id, *near(set, id, element)] }.uniq
+        [element.id, element.owner_id, element.container_id, *element.targets].compact
+          .flat_map { |id| [id, *near(set, id, element)] }
+          .uniq
       end
 
       # The lines of a thing say what the thing says: a subnet's prefix is in every label.

@@ -31,7 +31,9 @@ module Basalt
         return super unless figure(thing)
 
         box = extent || Layout::Box.new(x: 0, y: 0, w: 400, h: 40)
-        (0..40).lazy.flat_map { |row| (0..3).map { |column| [(box.x + (column * (size[0] + 40))).round, (box.bottom + 40 + (row * (size[1] + 30))).round] } }
+        (0..40).lazy.flat_map do |row|
+          (0..3).map { |column| [(box.x + (column * (size[0] + 40))).round, (box.bottom + 40 + (row * (size[1] + 30))).round] }
+        end
       end
 
       private

@@ -11,7 +11,18 @@ module Basalt
       # How often a sheet is laid out again for words that lie on lines, at most; once where somebody waits.
       ROUNDS = 5
 
-      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :anchors, :arrange, :stand, :touched_elements, :touched_things
+      def_delegators :@context,
+                     :draft,
+                     :sheet_id,
+                     :notation,
+                     :spatial_index,
+                     :placement,
+                     :nesting,
+                     :anchors,
+                     :arrange,
+                     :stand,
+                     :touched_elements,
+                     :touched_things
 
       # @param draft [Change::Draft]
       # @param spatial_index [SpatialIndex, nil] of the sheet as it stood before the draft; kept in step
@@ -47,7 +58,9 @@ module Basalt
         lines = lines.select { |line| line.endpoints.any? { |id| laid.key?(id) } } if only
         unplaced.each { |placement| @placement_search.settle(placement) }
         lines.each { |line| @edge_routing.draw_through(line, laid.dig(line.id, :route, "points") || []) }
-        lines.sort_by { |line| laid.dig(line.id, :route, "words") ? 0 : 1 }.each { |line| @edge_routing.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
+        lines
+          .sort_by { |line| laid.dig(line.id, :route, "words") ? 0 : 1 }
+          .each { |line| @edge_routing.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
         @edge_routing.clear_labels(lines)
         @edge_routing.crowded(lines)
       end
@@ -59,7 +72,12 @@ module Basalt
 
         @context.survey
         unplaced.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
-        grown = draft.things_on(sheet_id).select { |thing| outgrown?(thing) }.each { |thing| grow(placement(thing.id), *notation.size(draft, thing)) }.to_set(&:id)
+        grown =
+          draft
+            .things_on(sheet_id)
+            .select { |thing| outgrown?(thing) }
+            .each { |thing| grow(placement(thing.id), *notation.size(draft, thing)) }
+            .to_set(&:id)
         lines = notation.lines_on(draft, sheet_id)
         @edge_routing.reroute(lines.select { |line| placement(line.id)&.route.nil? || line.endpoints.any? { |id| grown.include?(id) } })
         draft
@@ -130,8 +148,15 @@ module Basalt
 
       def free(id, line)
         placed = placement(id)
-        return unless placed&.box && !placed.by_hand && !placed.pinned && draft.base.placements[placed.id] && !nesting.boundary?(id) && notation.fits?(draft.element(id))
-        return if draft.relations_of(id).any? { |other| other.id != line.id && notation.draws_line?(draft, other) && draft.drawn_between?(sheet_id, other) }
+        unless placed&.box && !placed.by_hand && !placed.pinned && draft.base.placements[placed.id] && !nesting.boundary?(id) &&
+               notation.fits?(draft.element(id))
+          return
+        end
+        if draft
+            .relations_of(id)
+            .any? { |other| other.id != line.id && notation.draws_line?(draft, other) && draft.drawn_between?(sheet_id, other) }
+          return
+        end
         return if line.endpoints.all? { |other| other == id || placement(other)&.box.nil? }
 
         spatial_index.remove(id)
@@ -145,8 +170,11 @@ module Basalt
 
       # Placements of things that have no place yet.
       def fresh
-        draft.placements.differences.filter_map { |_, _, after| after }
-             .select { |placed| placed.sheet_id == sheet_id && @context.waits?(placed) }
+        draft
+          .placements
+          .differences
+          .filter_map { |_, _, after| after }
+          .select { |placed| placed.sheet_id == sheet_id && @context.waits?(placed) }
       end
 
       # What was laid out where something pinned stands has to find another place.
@@ -222,7 +250,11 @@ module Basalt
         placed = placement(thing.id)
         return [] unless placed&.x
 
-        notation.obstacles(draft, thing, placed).flat_map { |box| spatial_index.lines_through(box) }.grep(String).filter_map { |id| draft.element(id) }
+        notation
+          .obstacles(draft, thing, placed)
+          .flat_map { |box| spatial_index.lines_through(box) }
+          .grep(String)
+          .filter_map { |id| draft.element(id) }
       end
     end
   end

@@ -6,7 +6,8 @@ module Basalt
   module Drawing
     # The model as one sheet draws it: every occurrence of an element is a thing of its own there, known by its key (see
     # Model::Placement#key), and a line joins what stands for its ends: the occurrence that it was put at, or the owner of
-    # a part. Where the notation rules, everything stands where the geometry has it. Whatever lays out, routes and draws asks this and meets neither occurrences nor parts.
+    # a part. Where the notation rules, everything stands where the geometry has it. Whatever lays out, routes and draws
+    # asks this and meets neither occurrences nor parts.
     class AsDrawn < SimpleDelegator
       # @param set [Model::WorkingSet, Model::PinnedSet, Change::Draft]
       # @return [AsDrawn, Object] the set itself where the sheet draws it as it is
@@ -62,8 +63,12 @@ module Basalt
       def relations_of(key, *kinds)
         id = element_id(key)
         ids = @notation.ends_at_parts? ? [id, *parts_within(id)] : [id]
-        ids.flat_map { |one| @set.relations_of(one, *kinds) }.uniq(&:id).map { |relation| joined(relation) }
-           .select { |relation| !@notation.lines.include?(relation.kind) || relation.targets.include?(key) }.sort_by(&:ordinal)
+        ids
+          .flat_map { |one| @set.relations_of(one, *kinds) }
+          .uniq(&:id)
+          .map { |relation| joined(relation) }
+          .select { |relation| !@notation.lines.include?(relation.kind) || relation.targets.include?(key) }
+          .sort_by(&:ordinal)
       end
 
       def parts_of(key) = @set.parts_of(element_id(key))
@@ -78,7 +83,11 @@ module Basalt
       def relations_on(sheet_id)
         return @set.relations_on(sheet_id) unless sheet_id == @sheet_id
 
-        placements_on(sheet_id).flat_map { |placed| relations_of(placed.key) }.uniq(&:id).select { |relation| drawn_between?(sheet_id, relation) }.sort_by(&:ordinal)
+        placements_on(sheet_id)
+          .flat_map { |placed| relations_of(placed.key) }
+          .uniq(&:id)
+          .select { |relation| drawn_between?(sheet_id, relation) }
+          .sort_by(&:ordinal)
       end
 
       def shown_within?(sheet_id, key) = !occurrence(key) && @set.shown_within?(sheet_id, key)
@@ -113,7 +122,10 @@ module Basalt
       def joined(relation)
         at = @set.placement(@sheet_id, relation.id)&.attached || {}
         last = relation.ends.length - 1
-        ends = relation.ends.each_with_index.map { |one, index| [0, last].include?(index) ? one.with(target_id: stand_in(one.target_id, at[one.role])) : one }
+        ends =
+          relation.ends.each_with_index.map do |one, index|
+            [0, last].include?(index) ? one.with(target_id: stand_in(one.target_id, at[one.role])) : one
+          end
         ends == relation.ends ? relation : relation.with(ends:)
       end
 

@@ -40,7 +40,9 @@ module Basalt
       end
 
       def closed_sizes(things)
-        things.select { |thing| @nesting.closed?(thing.id) }.to_h { |thing| [thing.id, @notation.closed_size(@set, thing, @nesting.inside(thing.id).length)] }
+        things
+          .select { |thing| @nesting.closed?(thing.id) }
+          .to_h { |thing| [thing.id, @notation.closed_size(@set, thing, @nesting.inside(thing.id).length)] }
       end
 
       # The lines whose ends lie in different members of a group.
@@ -65,7 +67,13 @@ module Basalt
       end
 
       def moved(laid, dx, dy)
-        laid.transform_values { |to| to[:x] ? to.merge(x: to[:x] + dx, y: to[:y] + dy) : { route: to[:route].merge("points" => to[:route]["points"].map { |x, y| [x + dx, y + dy] }) } }
+        laid.transform_values do |to|
+          if to[:x]
+            to.merge(x: to[:x] + dx, y: to[:y] + dy)
+          else
+            { route: to[:route].merge("points" => to[:route]["points"].map { |x, y| [x + dx, y + dy] }) }
+          end
+        end
       end
 
       # A group within its boundary, whose corner is at 0, 0.

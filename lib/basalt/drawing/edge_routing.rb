@@ -41,7 +41,10 @@ module Basalt
       #
       # @param lines [Array<Model::Element>] that were given a way
       def clear_labels(lines)
-        covered = lines.flat_map { |line| [(line.id if spatial_index.labels_of(line.id).any? { |box| crossed?(box, line.id) }), *spatial_index.labels_under(line.id)] }
+        covered =
+          lines.flat_map do |line|
+            [(line.id if spatial_index.labels_of(line.id).any? { |box| crossed?(box, line.id) }), *spatial_index.labels_under(line.id)]
+          end
         covered.compact.uniq.each { |id| draft.element(id)&.then { |line| relabel(line) if placement(id)&.route } }
       end
 
@@ -56,13 +59,15 @@ module Basalt
       end
 
       def reshape(line)
-        notation.reshape(draft, sheet_id, line).each do |key, to|
-          next unless room?(placement(key), to, line)
+        notation
+          .reshape(draft, sheet_id, line)
+          .each do |key, to|
+            next unless room?(placement(key), to, line)
 
-          spatial_index.remove(key)
-          arrange(key, to)
-          stand(key)
-        end
+            spatial_index.remove(key)
+            arrange(key, to)
+            stand(key)
+          end
       end
 
       private
@@ -77,7 +82,8 @@ module Basalt
 
       # @param words [Array(Numeric, Numeric), nil] where there is room for what stands in its middle
       def take_route(line, points, words: nil)
-        labels = spatial_index.place_labels(line.id, notation.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1), first: words)
+        labels =
+          spatial_index.place_labels(line.id, notation.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1), first: words)
         kept = placement(line.id)&.kept? ? { "kept" => true } : {}
         arrange(line.id, { route: { "points" => points, "labels" => labels, **kept } })
         draw_through(line, points)
@@ -120,7 +126,7 @@ module Basalt
         before = draft.base.placement(sheet_id, id)&.box
         after = placement(id)&.box
         return unless before && after
-        return [0, after.y - before.y] unless notation.fits?(draft.element(id))
+        return 0, after.y - before.y unless notation.fits?(draft.element(id))
         return unless [before.w, before.h] == [after.w, after.h]
 
         [after.x - before.x, after.y - before.y]
@@ -140,7 +146,9 @@ module Basalt
 
         beside = to[:x] == placed.x ? [] : notation.obstacles(draft, draft.element(placed.key), placed.with(**to))
         spatial_index.things.free?(wider.grow(0, 6)) { |id| id == placed.key || line.endpoints.include?(id) } &&
-          beside.all? { |box| spatial_index.things.free?(box) { |id| id == placed.key } && (spatial_index.lines_through(box) - [line.id]).empty? }
+          beside.all? do |box|
+            spatial_index.things.free?(box) { |id| id == placed.key } && (spatial_index.lines_through(box) - [line.id]).empty?
+          end
       end
 
       # A line whose ends stand still keeps its route when only what it says has changed.
@@ -149,7 +157,16 @@ module Basalt
         return true if placed.nil? || placed.route.nil? || moved?(line) || rejoined?(line) || turned?(line)
         return false if placed.kept?
 
-        Layout::Polyline.boxes(placed.route["points"]).any? { |box| !spatial_index.things.free?(box) { |id| line.endpoints.include?(id) || line.endpoints.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) } } }
+        Layout::Polyline
+          .boxes(placed.route["points"])
+          .any? do |box|
+            !spatial_index
+              .things
+              .free?(box) do |id|
+                line.endpoints.include?(id) ||
+                  line.endpoints.any? { |target| nesting.stand_in(target) == id || nesting.ancestors(target).include?(id) }
+              end
+          end
       end
 
       # One of its ends is at something else since a boundary was collapsed or opened.
@@ -170,10 +187,19 @@ module Basalt
 
       # What it joins stands elsewhere; a bus that became longer still has the line where it ends.
       def moved?(line)
-        @moved ||= draft.placements.differences.select { |_, before, after| before && after && before.box != after.box }.to_set { |_, before, _| before.key }
+        @moved ||=
+          draft
+            .placements
+            .differences
+            .select { |_, before, after| before && after && before.box != after.box }
+            .to_set { |_, before, _| before.key }
         ends = placement(line.id).route["points"].values_at(0, -1)
         moved = anchors.of(line).map { |key| @moved.include?(key) }
-        moved.any? && anchors.terminals(line).zip(ends, moved).any? { |terminal, point, shifted| shifted && !(terminal.respond_to?(:at?) && terminal.at?(point)) }
+        moved.any? &&
+          anchors
+            .terminals(line)
+            .zip(ends, moved)
+            .any? { |terminal, point, shifted| shifted && !(terminal.respond_to?(:at?) && terminal.at?(point)) }
       end
 
       def relabel(line)

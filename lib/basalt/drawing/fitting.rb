@@ -18,8 +18,19 @@ module Basalt
       def refit
         return unless nesting.any?
 
-        ids = touched_elements.flat_map { |id| [id, *(draft.element(id) ? nesting.ancestors(id) : []), *(draft.base.element(id) ? Nesting.new(draft.base, sheet_id).ancestors(id) : [])] }
-        ids.uniq.select { |id| draft.element(id) && placement(id)&.x }.sort_by { |id| -nesting.ancestors(id).length }.each { |id| fit(id) }
+        ids =
+          touched_elements.flat_map do |id|
+            [
+              id,
+              *(draft.element(id) ? nesting.ancestors(id) : []),
+              *(draft.base.element(id) ? Nesting.new(draft.base, sheet_id).ancestors(id) : [])
+            ]
+          end
+        ids
+          .uniq
+          .select { |id| draft.element(id) && placement(id)&.x }
+          .sort_by { |id| -nesting.ancestors(id).length }
+          .each { |id| fit(id) }
       end
 
       private
@@ -39,12 +50,19 @@ module Basalt
         return unless notation.boundaries.include?(thing.kind)
         return slab(thing) unless nesting.boundary?(id)
 
-        boxes = nesting.children(id).filter_map { |inner| placement(inner)&.then { |placed| [placed.box, *notation.obstacles(draft, draft.element(inner), placed)] if placed.box } }.flatten
+        boxes =
+          nesting
+            .children(id)
+            .filter_map do |inner|
+              placement(inner)&.then { |placed| [placed.box, *notation.obstacles(draft, draft.element(inner), placed)] if placed.box }
+            end
+            .flatten
         Boundary.around(boxes, Boundary.label_width(thing)) if boxes.any?
       end
 
       def slab(thing)
-        w, h = nesting.closed?(thing.id) ? notation.closed_size(draft, thing, nesting.inside(thing.id).length) : notation.size(draft, thing)
+        w, h =
+          nesting.closed?(thing.id) ? notation.closed_size(draft, thing, nesting.inside(thing.id).length) : notation.size(draft, thing)
         placed = placement(thing.id)
         Layout::Box.new(x: placed.x, y: placed.y, w: placed.w && placed.h == h ? [placed.w, w].max : w, h:)
       end

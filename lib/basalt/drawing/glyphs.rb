@@ -16,7 +16,8 @@ module Basalt
         # shelves
         "server" => "M4 4H20V20H4ZM4 9.3H20M4 14.6H20M7 6.7H9M7 12H9M7 17.3H9",
         # a drum with strata
-        "storage" => "M4 6C4 3.5 20 3.5 20 6V18C20 20.5 4 20.5 4 18ZM4 6C4 8.5 20 8.5 20 6M4 10C4 12.5 20 12.5 20 10M4 14C4 16.5 20 16.5 20 14",
+        "storage" =>
+          "M4 6C4 3.5 20 3.5 20 6V18C20 20.5 4 20.5 4 18ZM4 6C4 8.5 20 8.5 20 6M4 10C4 12.5 20 12.5 20 10M4 14C4 16.5 20 16.5 20 14",
         # a desk with a screen on it
         "workstation" => "M5 4H19V14H5ZM12 14V17M3 17H21M5 17V21M19 17V21",
         # an ear and a mouth

@@ -45,8 +45,10 @@ module Basalt
 
       # Something came to the sheet or went from it, or was joined in another way.
       def grown?
-        came = @draft.placements.differences.any? { |_, before, after| (before.nil? || after.nil?) && (after || before).sheet_id == @sheet_id }
-        came || @draft.elements.differences.any? { |_, before, after| [before, after].compact.any?(&:relation?) && before&.ends != after&.ends }
+        came =
+          @draft.placements.differences.any? { |_, before, after| (before.nil? || after.nil?) && (after || before).sheet_id == @sheet_id }
+        came ||
+          @draft.elements.differences.any? { |_, before, after| [before, after].compact.any?(&:relation?) && before&.ends != after&.ends }
       end
 
       def free?
@@ -65,7 +67,12 @@ module Basalt
 
       def quality(set)
         boxes = set.placements_on(@sheet_id).select(&:box).to_h { |placement| [placement.key, placement.box] }
-        lines = @notation.lines_on(set, @sheet_id).filter_map { |line| set.placement(@sheet_id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] } }
+        lines =
+          @notation
+            .lines_on(set, @sheet_id)
+            .filter_map do |line|
+              set.placement(@sheet_id, line.id)&.route&.then { |route| [*line.endpoints.values_at(0, -1), route["points"]] }
+            end
         Layout::Quality.new(boxes, lines)
       end
 

@@ -4,22 +4,26 @@ module Basalt
   module Drawing
     # A text that stands at a line: at the end with that role, or in the +middle+. A +figure+
     # draws it in a shape of its own: it answers +width+, +height+ and +shapes+ around a middle.
-    Label = Value.of(:role, :text, :style, :figure) do
-      self::HEIGHT = 16
+    Label =
+      Value.of(:role, :text, :style, :figure) do
+        self::HEIGHT = 16
 
-      def initialize(style: :label, **rest)
-        super(style:, **rest)
+        def initialize(style: :label, **rest)
+          super(style:, **rest)
+        end
+
+        def width = figure ? figure.width : Pens.width(text, style) + 8
+        def height = figure ? figure.height : self.class::HEIGHT
+
+        # @return [Array] shapes
+        def shapes(x, y, wrong: false)
+          return figure.shapes(x, y) if figure
+
+          [
+            Shapes.rect(x - (width / 2.0), y - (height / 2.0), width, height, :halo),
+            Shapes.text(x, y + 4, text, wrong && style == :label ? :wrong : style, :middle)
+          ]
+        end
       end
-
-      def width = figure ? figure.width : Pens.width(text, style) + 8
-      def height = figure ? figure.height : self.class::HEIGHT
-
-      # @return [Array] shapes
-      def shapes(x, y, wrong: false)
-        return figure.shapes(x, y) if figure
-
-        [Shapes.rect(x - (width / 2.0), y - (height / 2.0), width, height, :halo), Shapes.text(x, y + 4, text, wrong && style == :label ? :wrong : style, :middle)]
-      end
-    end
   end
 end

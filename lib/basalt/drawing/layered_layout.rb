@@ -31,7 +31,10 @@ module Basalt
       # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
       def placements
         alone, joined = parts.partition { |part| part.one? && loops(part.first).none? }
-        laid = joined.map { |part| tries(part).map { |root, widest| laid(part, root, widest) }.uniq.min_by { |found| quality(part, found).cost } }
+        laid =
+          joined.map do |part|
+            tries(part).map { |root, widest| laid(part, root, widest) }.uniq.min_by { |found| quality(part, found).cost }
+          end
         beneath(packed(laid), alone.flatten)
       end
 
@@ -74,17 +77,28 @@ module Basalt
 
       def laid(part, root, widest)
         levels = levels(part, root)
-        plan = Layout::Layered.call(part.map { |thing| node(thing, levels.fetch(thing.id)) }, edges(part), gap: GAP, widest:, strip: @notation.strip)
-        boxes = part.to_h do |thing|
-          w, h = @notation.size(@set, thing)
-          x, y = plan.corners.fetch(thing.id)
-          [thing.id, { x:, y:, w:, h: }]
-        end
+        plan =
+          Layout::Layered.call(
+            part.map { |thing| node(thing, levels.fetch(thing.id)) },
+            edges(part),
+            gap: GAP,
+            widest:,
+            strip: @notation.strip
+          )
+        boxes =
+          part.to_h do |thing|
+            w, h = @notation.size(@set, thing)
+            x, y = plan.corners.fetch(thing.id)
+            [thing.id, { x:, y:, w:, h: }]
+          end
         boxes.merge(plan.routes.to_h { |id, points| [id, { route: { "points" => points, "words" => plan.words[id] }.compact }] })
       end
 
       def quality(part, found)
-        Layout::Quality.new(boxes(found), lines_of(part).filter_map { |line| found.dig(line.id, :route, "points")&.then { |points| [*line.endpoints.first(2), points] } })
+        Layout::Quality.new(
+          boxes(found),
+          lines_of(part).filter_map { |line| found.dig(line.id, :route, "points")&.then { |points| [*line.endpoints.first(2), points] } }
+        )
       end
 
       def boxes(found) = found.select { |_, to| to[:x] }.transform_values { |to| Layout::Box.new(**to.slice(:x, :y, :w, :h)) }
@@ -95,10 +109,20 @@ module Basalt
       end
 
       def edges(part)
-        lines_of(part).reject { |line| line.endpoints.uniq.one? }.map do |line|
-          middle = @notation.labels(@set, line).sum(&:width)
-          Layout::Edge.new(id: line.id, from: line.endpoints[0], to: line.endpoints[1], from_room: SIGNS, to_room: SIGNS, middle:, lane: lane(line))
-        end
+        lines_of(part)
+          .reject { |line| line.endpoints.uniq.one? }
+          .map do |line|
+            middle = @notation.labels(@set, line).sum(&:width)
+            Layout::Edge.new(
+              id: line.id,
+              from: line.endpoints[0],
+              to: line.endpoints[1],
+              from_room: SIGNS,
+              to_room: SIGNS,
+              middle:,
+              lane: lane(line)
+            )
+          end
       end
 
       def lane(line)
@@ -124,11 +148,16 @@ module Basalt
       end
 
       def moved(found, dx, dy)
-        found.transform_values { |to| to[:x] ? to.merge(x: (to[:x] + dx).round, y: (to[:y] + dy).round) : { route: shifted(to[:route], dx, dy) } }
+        found.transform_values do |to|
+          to[:x] ? to.merge(x: (to[:x] + dx).round, y: (to[:y] + dy).round) : { route: shifted(to[:route], dx, dy) }
+        end
       end
 
       def shifted(route, dx, dy)
-        { "points" => route["points"].map { |x, y| [x + dx, y + dy] }, "words" => route["words"]&.then { |x, y| [x + dx, y + dy] } }.compact
+        {
+          "points" => route["points"].map { |x, y| [x + dx, y + dy] },
+          "words" => route["words"]&.then { |x, y| [x + dx, y + dy] }
+        }.compact
       end
 
       # What is joined to nothing waits in rows of its own.
@@ -138,12 +167,14 @@ module Basalt
         width = [around&.w || 0, Math.sqrt(2 * sizes.sum { |w, h| (w + GAP) * (h + GAP) })].max
         x = row = 0
         left, y = around ? [around.x, around.bottom + (2 * GAP)] : [0, 0]
-        alone.zip(sizes).each_with_object(found.dup) do |(thing, (w, h)), all|
-          x, y, row = 0, y + row + GAP, 0 if x.positive? && x + w > width
-          all[thing.id] = { x: (left + x).round, y: y.round, w:, h: }
-          x += w + GAP
-          row = [row, h].max
-        end
+        alone
+          .zip(sizes)
+          .each_with_object(found.dup) do |(thing, (w, h)), all|
+            x, y, row = 0, y + row + GAP, 0 if x.positive? && x + w > width
+            all[thing.id] = { x: (left + x).round, y: y.round, w:, h: }
+            x += w + GAP
+            row = [row, h].max
+          end
       end
 
       def node(thing, level)
@@ -167,13 +198,14 @@ module Basalt
       end
 
       def near
-        @near ||= @lines.each_with_object(@things.to_h { |thing| [thing.id, []] }) do |line, table|
-          one, other = line.endpoints
-          next if one == other
+        @near ||=
+          @lines.each_with_object(@things.to_h { |thing| [thing.id, []] }) do |line, table|
+            one, other = line.endpoints
+            next if one == other
 
-          table[one] << other
-          table[other] << one
-        end
+            table[one] << other
+            table[other] << one
+          end
       end
     end
   end

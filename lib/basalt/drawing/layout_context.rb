@@ -52,7 +52,7 @@ module Basalt
       # @return [Array<String>] keys of what was moved, altered or struck
       def touched_elements
         moved = draft.placements.differences.flat_map { |_, before, after| [before, after].compact }
-                     .select { |p| p.sheet_id == sheet_id }.map(&:key)
+          .select { |p| p.sheet_id == sheet_id }.map(&:key)
         (moved + draft.elements.differences.flat_map { |id, *| occurrences(id) } + touched_things.map(&:id)).uniq
       end
 
@@ -61,7 +61,7 @@ module Basalt
         altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
         ends = altered.select { |element| element.relation? && notation.told_at_ends?(element) }.flat_map(&:targets)
         (altered.map { |element| element.owner_id || element.id } + ends).uniq.flat_map { |id| occurrences(id) }
-                                                                         .filter_map { |key| draft.element(key) }.reject(&:relation?)
+          .filter_map { |key| draft.element(key) }.reject(&:relation?)
       end
 
       private

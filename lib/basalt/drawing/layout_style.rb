@@ -19,7 +19,13 @@ module Basalt
         style = set.sheets[sheet_id].layout_style
         return notation.tidy(set, sheet_id, only:, quick:, crowded:) unless style
 
-        onto_pin(set, sheet_id, CompoundLayout.new(notation, set, sheet_id, only:).placements { |things, lines, sizes| boxes(notation, set, sheet_id, style, things, lines, sizes) })
+        onto_pin(
+          set,
+          sheet_id,
+          CompoundLayout
+            .new(notation, set, sheet_id, only:)
+            .placements { |things, lines, sizes| boxes(notation, set, sheet_id, style, things, lines, sizes) }
+        )
       end
 
       # A pinned thing is where a tree begins and what others stand around.
@@ -30,13 +36,20 @@ module Basalt
         root = things.map(&:id).find { |id| set.placement(sheet_id, id)&.pinned }
         lanes = things.to_h { |thing| [thing.id, notation.lane(set, thing)] }
         corners = LAYOUTS.fetch(style).call(sizes, pairs, **(style == "lanes" ? { lanes: } : { root: }))
-        corners.to_h { |id, (x, y)| rooms[id].then { |(w, h), around| [id, { x: (x - around.x).round, y: (y - around.y).round, w:, h: }] } }
+        corners.to_h do |id, (x, y)|
+          rooms[id].then { |(w, h), around| [id, { x: (x - around.x).round, y: (y - around.y).round, w:, h: }] }
+        end
       end
 
       # The size of a thing's symbol, and the box around it and what belongs to it when its corner is at 0, 0.
       def room(notation, set, thing, (w, h))
         placement = Model::Placement.new(element_id: thing.id, x: 0, y: 0, w:, h:)
-        [[w, h], Layout::Box.around([placement.box, *(notation.boundaries.include?(thing.kind) ? [] : notation.obstacles(set, thing, placement))])]
+        [
+          [w, h],
+          Layout::Box.around(
+            [placement.box, *(notation.boundaries.include?(thing.kind) ? [] : notation.obstacles(set, thing, placement))]
+          )
+        ]
       end
 
       # The whole comes to where what is pinned stands.

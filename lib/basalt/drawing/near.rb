@@ -32,11 +32,21 @@ module Basalt
       # Beneath it first, then beside and above, and so on outwards.
       def around(box)
         (1..RINGS).flat_map do |ring|
-          (-ring..ring).flat_map { |n| [[n, ring], [n, -ring], [ring, n], [-ring, n]] }.uniq.map do |dx, dy|
-            x = box.cx - (@w / 2) + (dx * (@w + @across))
-            y = dy.zero? ? box.cy - (@h / 2) : (dy.positive? ? box.bottom + @down + ((dy - 1) * (@h + @down)) : box.y - @down - @h + ((dy + 1) * (@h + @down)))
-            [[x.round, y.round], (dx.abs * 1.1) + dy.abs + (dy.negative? ? 0.3 : 0)]
-          end
+          (-ring..ring)
+            .flat_map { |n| [[n, ring], [n, -ring], [ring, n], [-ring, n]] }
+            .uniq
+            .map do |dx, dy|
+              x = box.cx - (@w / 2) + (dx * (@w + @across))
+              y =
+                (
+                  if dy.zero?
+                    box.cy - (@h / 2)
+                  else
+                    (dy.positive? ? box.bottom + @down + ((dy - 1) * (@h + @down)) : box.y - @down - @h + ((dy + 1) * (@h + @down)))
+                  end
+                )
+              [[x.round, y.round], (dx.abs * 1.1) + dy.abs + (dy.negative? ? 0.3 : 0)]
+            end
         end
       end
 
@@ -44,7 +54,9 @@ module Basalt
       def rows
         columns = [((@extent.w + @across) / (@w + @across)).floor, 5].max
         top = @extent.h.zero? ? 0 : @extent.bottom + @down
-        (0..60).lazy.flat_map { |row| (0...columns).map { |column| [(@extent.x + (column * (@w + @across))).round, (top + (row * (@h + @down))).round] } }
+        (0..60).lazy.flat_map do |row|
+          (0...columns).map { |column| [(@extent.x + (column * (@w + @across))).round, (top + (row * (@h + @down))).round] }
+        end
       end
     end
   end

@@ -58,7 +58,8 @@ module Basalt
         (set.things_on(sheet_id) + lines_on(set, sheet_id)).flat_map { |owner| parts_within(set, owner.id, kind) }
       end
 
-      def parts_within(set, owner_id, kind) = set.parts_of(owner_id).flat_map { |part| [(part if part.kind == kind)].compact + parts_within(set, part.id, kind) }
+      def parts_within(set, owner_id, kind) =
+        set.parts_of(owner_id).flat_map { |part| [(part if part.kind == kind)].compact + parts_within(set, part.id, kind) }
 
       # @return [Array(Array<Model::Element>, Array<Model::Element>)] things to lay out, and the lines among them
       def part(set, sheet_id, only)

@@ -17,7 +17,11 @@ module Basalt
 
         pair = ends(line)
         around = line.endpoints.flat_map { |id| [id, *inside(id)] }.uniq
-        around.flat_map { |id| @set.relations_of(id) }.uniq(&:id).select { |other| other.kind == line.kind && ends(other) == pair && @set.drawn_between?(@sheet.id, other) }.sort_by(&:ordinal)
+        around
+          .flat_map { |id| @set.relations_of(id) }
+          .uniq(&:id)
+          .select { |other| other.kind == line.kind && ends(other) == pair && @set.drawn_between?(@sheet.id, other) }
+          .sort_by(&:ordinal)
       end
 
       # @return [Boolean] whether another line stands for this one

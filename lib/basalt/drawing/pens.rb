@@ -19,43 +19,189 @@ module Basalt
 
       # Attributes of shapes.
       LINES = {
-        outline: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25 },
-        assumed: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25, "stroke-dasharray" => "2 3" },
-        planned: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.25, "stroke-dasharray" => "6 4" },
-        boundary: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1.25 },
-        assumed_boundary: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1.25, "stroke-dasharray" => "2 3" },
-        apart: { fill: TABLE, "fill-opacity" => 0.3, stroke: PEBBLE, "stroke-width" => 1, "stroke-dasharray" => "1 4" },
-        divide: { fill: "none", stroke: BASALT, "stroke-width" => 2, "stroke-dasharray" => "16 4 3 4" },
-        group: { fill: "none", stroke: PEBBLE, "stroke-width" => 1.25, "stroke-dasharray" => "8 3 1 3" },
+        outline: {
+          :fill => PAPER,
+          :stroke => BASALT,
+          "stroke-width" => 1.25
+        },
+        assumed: {
+          :fill => PAPER,
+          :stroke => BASALT,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "2 3"
+        },
+        planned: {
+          :fill => PAPER,
+          :stroke => BASALT,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "6 4"
+        },
+        boundary: {
+          :fill => TABLE,
+          "fill-opacity" => 0.3,
+          :stroke => PEBBLE,
+          "stroke-width" => 1.25
+        },
+        assumed_boundary: {
+          :fill => TABLE,
+          "fill-opacity" => 0.3,
+          :stroke => PEBBLE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "2 3"
+        },
+        apart: {
+          :fill => TABLE,
+          "fill-opacity" => 0.3,
+          :stroke => PEBBLE,
+          "stroke-width" => 1,
+          "stroke-dasharray" => "1 4"
+        },
+        divide: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-width" => 2,
+          "stroke-dasharray" => "16 4 3 4"
+        },
+        group: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "8 3 1 3"
+        },
         # A box that stands for less than an outlined one, and the line that such stand along.
-        plain: { fill: PAPER, stroke: PEBBLE, "stroke-width" => 0.75 },
-        thread: { fill: "none", stroke: PEBBLE, "stroke-width" => 0.75, "stroke-dasharray" => "1 3" },
-        rule: { fill: "none", stroke: BASALT, "stroke-width" => 1 },
-        frame: { fill: PAPER, stroke: BASALT, "stroke-width" => 1.5 },
-        cell: { fill: "none", stroke: HAIRLINE, "stroke-width" => 1 },
-        line: { fill: "none", stroke: SLATE, "stroke-width" => 1.25 },
+        plain: {
+          :fill => PAPER,
+          :stroke => PEBBLE,
+          "stroke-width" => 0.75
+        },
+        thread: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-width" => 0.75,
+          "stroke-dasharray" => "1 3"
+        },
+        rule: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-width" => 1
+        },
+        frame: {
+          :fill => PAPER,
+          :stroke => BASALT,
+          "stroke-width" => 1.5
+        },
+        cell: {
+          :fill => "none",
+          :stroke => HAIRLINE,
+          "stroke-width" => 1
+        },
+        line: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 1.25
+        },
         # A line passes over another by leaving a gap in it.
-        passing: { fill: "none", stroke: PAPER, "stroke-width" => 6 },
-        planned_line: { fill: "none", stroke: SLATE, "stroke-width" => 1.25, "stroke-dasharray" => "6 4" },
-        circuit: { fill: "none", stroke: SLATE, "stroke-width" => 2.25 },
-        fibre: { fill: "none", stroke: SLATE, "stroke-width" => 1.25, "stroke-dasharray" => "12 3" },
-        radio: { fill: "none", stroke: SLATE, "stroke-width" => 1.5, "stroke-dasharray" => "1.5 4" },
-        coax: { fill: "none", stroke: SLATE, "stroke-width" => 1.25, "stroke-dasharray" => "12 3 2 3" },
-        bus: { fill: "none", stroke: TIDE, "stroke-width" => 5 },
-        planned_bus: { fill: "none", stroke: TIDE, "stroke-width" => 5, "stroke-dasharray" => "14 6" },
-        glyph: { fill: "none", stroke: BASALT, "stroke-width" => 1.5, "stroke-linecap" => "round", "stroke-linejoin" => "round" },
+        passing: {
+          :fill => "none",
+          :stroke => PAPER,
+          "stroke-width" => 6
+        },
+        planned_line: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "6 4"
+        },
+        circuit: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 2.25
+        },
+        fibre: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "12 3"
+        },
+        radio: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 1.5,
+          "stroke-dasharray" => "1.5 4"
+        },
+        coax: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "12 3 2 3"
+        },
+        bus: {
+          :fill => "none",
+          :stroke => TIDE,
+          "stroke-width" => 5
+        },
+        planned_bus: {
+          :fill => "none",
+          :stroke => TIDE,
+          "stroke-width" => 5,
+          "stroke-dasharray" => "14 6"
+        },
+        glyph: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-width" => 1.5,
+          "stroke-linecap" => "round",
+          "stroke-linejoin" => "round"
+        },
         # Where a row of a thing can be pointed at.
-        row: { fill: PAPER, "fill-opacity" => 0, stroke: "none" },
-        grip: { fill: "none", stroke: "#000000", "stroke-opacity" => 0, "stroke-width" => 12 },
-        hatch: { fill: "none", stroke: PEBBLE, "stroke-opacity" => 0.4, "stroke-width" => 0.75 },
-        emphasis: { fill: "none", stroke: PEBBLE, "stroke-width" => 0.75, "stroke-dasharray" => "1 3" },
+        row: {
+          :fill => PAPER,
+          "fill-opacity" => 0,
+          :stroke => "none"
+        },
+        grip: {
+          :fill => "none",
+          :stroke => "#000000",
+          "stroke-opacity" => 0,
+          "stroke-width" => 12
+        },
+        hatch: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-opacity" => 0.4,
+          "stroke-width" => 0.75
+        },
+        emphasis: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-width" => 0.75,
+          "stroke-dasharray" => "1 3"
+        },
         # A second outline within the first, and a line doubled.
-        inner: { fill: "none", stroke: BASALT, "stroke-width" => 1.25 },
-        double: { fill: "none", stroke: SLATE, "stroke-width" => 5 },
-        between: { fill: "none", stroke: PAPER, "stroke-width" => 2.5 },
+        inner: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-width" => 1.25
+        },
+        double: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 5
+        },
+        between: {
+          :fill => "none",
+          :stroke => PAPER,
+          "stroke-width" => 2.5
+        },
         # The head of a table.
-        bar: { fill: SLATE, stroke: SLATE, "stroke-width" => 1 },
-        halo: { fill: PAPER }
+        bar: {
+          :fill => SLATE,
+          :stroke => SLATE,
+          "stroke-width" => 1
+        },
+        halo: {
+          fill: PAPER
+        }
       }.freeze
 
       SEAMS = { slate: SLATE, ochre: OCHRE, rust: RUST, lichen: LICHEN, tide: TIDE, amethyst: AMETHYST, graphite: GRAPHITE }.freeze
@@ -80,9 +226,13 @@ module Basalt
 
       # @return [String] rules for the classes that the writer uses
       def self.stylesheet
-        @stylesheet ||= (LINES.map { |pen, values| ".p-#{pen}{#{values.map { |name, value| "#{name}:#{value}" }.join(';')}}" } +
-          TEXTS.map { |style, (face, size, colour)| ".x-#{style}{font:#{face == :strong ? 600 : 400} #{size}px #{Typefaces::FAMILIES[face]};fill:#{colour}}" })
-                        .join("\n").freeze
+        @stylesheet ||=
+          (
+            LINES.map { |pen, values| ".p-#{pen}{#{values.map { |name, value| "#{name}:#{value}" }.join(";")}}" } +
+              TEXTS.map do |style, (face, size, colour)|
+                ".x-#{style}{font:#{face == :strong ? 600 : 400} #{size}px #{Typefaces::FAMILIES[face]};fill:#{colour}}"
+              end
+          ).join("\n").freeze
       end
 
       # @return [Float] width in px of a text of that style
@@ -95,10 +245,14 @@ module Basalt
       # @param most [Integer] of lines; the last ends in a sign where there would be more
       # @return [Array<String>] the text broken between words
       def self.lines(text, style, limit, most: 3)
-        broken = text.to_s.split.each_with_object([]) do |word, found|
-          longer = found.empty? ? word : "#{found.last} #{word}"
-          found.any? && width(longer, style) <= limit ? found[-1] = longer : found << word
-        end
+        broken =
+          text
+            .to_s
+            .split
+            .each_with_object([]) do |word, found|
+              longer = found.empty? ? word : "#{found.last} #{word}"
+              found.any? && width(longer, style) <= limit ? found[-1] = longer : found << word
+            end
         broken = [*broken.first(most - 1), broken.drop(most - 1).join(" ")] if broken.length > most
         broken.map { |line| fit(line, style, limit) }
       end

@@ -22,7 +22,10 @@ module Basalt
         x, y = placed.x ? [placed.x, placed.y] : position(thing, w, h)
         Change::Arrange.new(placement_id: placed.id, to: { x:, y:, w:, h: }).apply(draft)
         stand(thing.id)
-        lines = draft.relations_of(thing.id).select { |line| notation.draws_line?(draft, line) && line.endpoints.all? { |id| placement(id)&.box } }
+        lines =
+          draft
+            .relations_of(thing.id)
+            .select { |line| notation.draws_line?(draft, line) && line.endpoints.all? { |id| placement(id)&.box } }
         lines.each { |line| @edge_routing.reshape(line) }
       end
 
@@ -32,7 +35,8 @@ module Basalt
         home = nesting.ancestors(thing.id)
         candidate_positions(thing, w, h).find do |x, y|
           box = Layout::Box.new(x:, y:, w:, h:)
-          spatial_index.free?(box.grow(14, 12)) && spatial_index.lines_through(box.grow(4)).empty? && spatial_index.outside?(box.grow(6), home) && spatial_index.bars.free?(box.grow(4))
+          spatial_index.free?(box.grow(14, 12)) && spatial_index.lines_through(box.grow(4)).empty? &&
+            spatial_index.outside?(box.grow(6), home) && spatial_index.bars.free?(box.grow(4))
         end || beneath
       end
 
@@ -43,7 +47,12 @@ module Basalt
         return elsewhere unless area
 
         columns = [((area.w - (2 * Boundary::PAD)) / (w + 30.0)).floor, 1].max
-        inside = (0..40).flat_map { |row| (0...columns).map { |column| [(area.x + Boundary::PAD + (column * (w + 30))).round, (area.y + Boundary::HEAD + (row * (h + 30))).round] } }
+        inside =
+          (0..40).flat_map do |row|
+            (0...columns).map do |column|
+              [(area.x + Boundary::PAD + (column * (w + 30))).round, (area.y + Boundary::HEAD + (row * (h + 30))).round]
+            end
+          end
         inside.each
       end
 

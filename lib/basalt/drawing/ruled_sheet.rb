@@ -32,7 +32,7 @@ module Basalt
         @draft.renew
         @context.renew
         @draft.placements_on(sheet_id).select { |placed| @context.waits?(placed) }.sort_by(&:ordinal)
-              .each { |placed| @placement_search.settle(placed) }
+          .each { |placed| @placement_search.settle(placed) }
       end
     end
   end

@@ -33,8 +33,10 @@ module Basalt
       # @param keys [Array<String>]
       # @return [Array<Item>] of some only, and what always may have changed with them
       def pieces(keys)
-        keys |= keys.filter_map { |id| set.element(id) }.select(&:relation?).filter_map { |line| parallels.of(line).first&.id } if sheet.folded?
-        [Furniture.item(self), waiting] + keys.filter_map { |key| set.placement(sheet.id, key) }.flat_map { |placement| items_of(placement) }
+        keys |=
+          keys.filter_map { |id| set.element(id) }.select(&:relation?).filter_map { |line| parallels.of(line).first&.id } if sheet.folded?
+        [Furniture.item(self), waiting] +
+          keys.filter_map { |key| set.placement(sheet.id, key) }.flat_map { |placement| items_of(placement) }
       end
 
       # @return [Array<Item>]
@@ -46,16 +48,28 @@ module Basalt
         return [] unless placement.box
 
         boundary = nesting.boundary?(element.id)
-        [Item.new(id: "t#{placement.id}", layer: boundary ? :boundaries : :things, element_id: element.id, type: element.kind, title: thing_title(element, placement),
-                  shapes: symbol(element, placement, boundary).map { |shape| found(shape, element) } + emphasis(placement), data: thing_data(element, placement))]
+        [
+          Item.new(
+            id: "t#{placement.id}",
+            layer: boundary ? :boundaries : :things,
+            element_id: element.id,
+            type: element.kind,
+            title: thing_title(element, placement),
+            shapes: symbol(element, placement, boundary).map { |shape| found(shape, element) } + emphasis(placement),
+            data: thing_data(element, placement)
+          )
+        ]
       end
 
       # An image's id becomes its address; a glyph gives way to a symbol of a person's own.
       def found(shape, element)
         case shape[0]
-        when :image then [:image, shape[1] && @images&.call(shape[1]), *shape.drop(2)]
-        when :glyph then own_symbol(shape, element) || shape
-        else shape
+        when :image
+          [:image, shape[1] && @images&.call(shape[1]), *shape.drop(2)]
+        when :glyph
+          own_symbol(shape, element) || shape
+        else
+          shape
         end
       end
 
@@ -76,7 +90,17 @@ module Basalt
       # What waits to be joined is told from the rest.
       def waiting
         around = contents.waiting
-        shapes = around ? [Shapes.rect(around.x, around.y, around.w, around.h, :apart), Shapes.text(around.x + 8, around.y - 5, "joined to nothing yet", :caption)] : []
+        shapes =
+          (
+            if around
+              [
+                Shapes.rect(around.x, around.y, around.w, around.h, :apart),
+                Shapes.text(around.x + 8, around.y - 5, "joined to nothing yet", :caption)
+              ]
+            else
+              []
+            end
+          )
         Item.new(id: "waiting-corner", layer: :furniture, element_id: nil, type: WAITING, title: nil, shapes:)
       end
 
@@ -95,8 +119,19 @@ module Basalt
         return [] if shapes.empty?
 
         about = { element_id: element.id, type: element.kind }
-        [Item.new(id: "t#{placement.id}", layer: :boundaries, title: thing_title(element, placement), shapes:, data: { name: element.name }, **about),
-         Item.new(id: "n#{placement.id}", layer: :labels, title: nil, shapes: figure.name_shapes(set, sheet.id, element), **about)]
+        [
+          Item.new(
+            id: "t#{placement.id}",
+            layer: :boundaries,
+            title: thing_title(element, placement),
+            shapes:,
+            data: {
+              name: element.name
+            },
+            **about
+          ),
+          Item.new(id: "n#{placement.id}", layer: :labels, title: nil, shapes: figure.name_shapes(set, sheet.id, element), **about)
+        ]
       end
 
       # What stands in a collapsed boundary is not drawn, nor a line between two such.
@@ -114,12 +149,18 @@ module Basalt
       end
 
       def thing_data(element, placement)
-        { box: Shapes.numbers(placement.x, placement.y, placement.w, placement.h), name: element.name, pinned: placement.pinned || nil,
-          sizable: (notation.sizable?(element) && !nesting.boundary?(element.id)) || nil, in: nesting.parent(element.id),
-          across: (set.geometry.row_kind if notation.ruled?), of: (placement.element_id if placement.again?) }.compact
+        {
+          box: Shapes.numbers(placement.x, placement.y, placement.w, placement.h),
+          name: element.name,
+          pinned: placement.pinned || nil,
+          sizable: (notation.sizable?(element) && !nesting.boundary?(element.id)) || nil,
+          in: nesting.parent(element.id),
+          across: (set.geometry.row_kind if notation.ruled?),
+          of: (placement.element_id if placement.again?)
+        }.compact
       end
 
-      def thing_title(element, placement) = "#{element.noun} #{element.name}#{', once more' if placement.again?}"
+      def thing_title(element, placement) = "#{element.noun} #{element.name}#{", once more" if placement.again?}"
 
       def emphasis(placement)
         name = placement.shape&.fetch("emphasis", nil)
@@ -127,20 +168,44 @@ module Basalt
       end
 
       def line_items(line, placement)
-        return [] unless placement.route && notation.draws_line?(set, line) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
+        unless placement.route && notation.draws_line?(set, line) && set.drawn_between?(sheet.id, line) && !parallels.folded?(line)
+          return []
+        end
 
-        [Item.new(id: "l#{placement.id}", layer: :lines, element_id: line.id, type: line.kind, title: line_title(line),
-                  shapes: [Shapes.polyline(notation.passing(placement.route["points"]), :passing), *notation.line_shapes(set, line, placement.route["points"], placement.route["labels"] || {})],
-                  data: { ends: line.endpoints.join(" "), route: Shapes.numbers(*placement.route["points"].flatten) }),
-         Item.new(id: "n#{placement.id}", layer: :labels, element_id: line.id, type: line.kind, title: nil,
-                  shapes: said(line, placement) + count(line, placement))]
+        [
+          Item.new(
+            id: "l#{placement.id}",
+            layer: :lines,
+            element_id: line.id,
+            type: line.kind,
+            title: line_title(line),
+            shapes: [
+              Shapes.polyline(notation.passing(placement.route["points"]), :passing),
+              *notation.line_shapes(set, line, placement.route["points"], placement.route["labels"] || {})
+            ],
+            data: {
+              ends: line.endpoints.join(" "),
+              route: Shapes.numbers(*placement.route["points"].flatten)
+            }
+          ),
+          Item.new(
+            id: "n#{placement.id}",
+            layer: :labels,
+            element_id: line.id,
+            type: line.kind,
+            title: nil,
+            shapes: said(line, placement) + count(line, placement)
+          )
+        ]
       end
 
       def parallels = @parallels ||= Parallels.new(set, sheet)
 
       # What a line says, unless somebody hid it.
       def said(line, placement)
-        return [] if sheet.labels_hidden? || placement.shape&.fetch("labels_hidden", nil) || (sheet.folded? && parallels.of(line).length > 1)
+        if sheet.labels_hidden? || placement.shape&.fetch("labels_hidden", nil) || (sheet.folded? && parallels.of(line).length > 1)
+          return []
+        end
 
         notation.labels(set, line).flat_map { |label| label_shapes(label, placement.route["labels"], line) }
       end
@@ -157,7 +222,7 @@ module Basalt
       end
 
       def line_title(line)
-        "#{line.kind}: #{line.endpoints.map { |id| set.element(id).name }.join(' – ')}"
+        "#{line.kind}: #{line.endpoints.map { |id| set.element(id).name }.join(" – ")}"
       end
 
       def label_shapes(label, places, line)

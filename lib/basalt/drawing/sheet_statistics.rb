@@ -26,7 +26,8 @@ module Basalt
 
       # Another that is renewed by itself.
       def initialize_copy(_other)
-        @kinds, @marks, @spans, @alone, @unjoinable, @again, @tally, @counts = [@kinds, @marks, @spans, @alone, @unjoinable, @again, @tally, @counts].map(&:dup)
+        @kinds, @marks, @spans, @alone, @unjoinable, @again, @tally, @counts =
+          [@kinds, @marks, @spans, @alone, @unjoinable, @again, @tally, @counts].map(&:dup)
       end
 
       # @param keys [Array<String>] of what an act may have altered
@@ -79,8 +80,12 @@ module Basalt
       def sides = @spans.each_value.reduce { |sides, span| widened(sides, span) }
 
       def widened(sides, span)
-        [span[0] < sides[0] ? span[0] : sides[0], span[1] < sides[1] ? span[1] : sides[1],
-         span[2] > sides[2] ? span[2] : sides[2], span[3] > sides[3] ? span[3] : sides[3]]
+        [
+          span[0] < sides[0] ? span[0] : sides[0],
+          span[1] < sides[1] ? span[1] : sides[1],
+          span[2] > sides[2] ? span[2] : sides[2],
+          span[3] > sides[3] ? span[3] : sides[3]
+        ]
       end
 
       # Only what reached one of the sides may have left less behind it.
@@ -90,7 +95,13 @@ module Basalt
         element = set.element(id) or return
         notation = set.sheets[@sheet_id].notation
         return if !element.relation? && Nesting.new(set, @sheet_id).hidden?(id)
-        return unless element.relation? ? notation.draws_line?(set, element) && set.drawn_between?(@sheet_id, element) : set.shown?(@sheet_id, id)
+        unless if element.relation?
+                 notation.draws_line?(set, element) && set.drawn_between?(@sheet_id, element)
+               else
+                 set.shown?(@sheet_id, id)
+               end
+          return
+        end
 
         @kinds[id] = element.kind
         set.elements[id] ? @counts[element.kind] += 1 : @again << id
@@ -127,17 +138,26 @@ module Basalt
 
       def span(set, element, notation)
         placement = set.placement(@sheet_id, element.id) or return
-        boxes = if element.description.figure&.outline? then element.description.figure.outlines(set, @sheet_id, element)
-                elsif element.relation? then placement.route ? Layout::Polyline.boxes(placement.route["points"]) + words(set, element, placement, notation) : []
-                elsif placement.x then [placement.box, *notation.obstacles(set, element, placement)]
-                else []
-                end
+        boxes =
+          if element.description.figure&.outline?
+            element.description.figure.outlines(set, @sheet_id, element)
+          elsif element.relation?
+            placement.route ? Layout::Polyline.boxes(placement.route["points"]) + words(set, element, placement, notation) : []
+          elsif placement.x
+            [placement.box, *notation.obstacles(set, element, placement)]
+          else
+            []
+          end
         around = Layout::Box.around(boxes)
         around && [around.x, around.y, around.right, around.bottom]
       end
 
       def words(set, line, placement, notation)
-        notation.labels(set, line).filter_map { |label| placement.route["labels"]&.fetch(label.role, nil)&.then { |place| Layout::Box.at(*place, label.width, label.height) } }
+        notation
+          .labels(set, line)
+          .filter_map do |label|
+            placement.route["labels"]&.fetch(label.role, nil)&.then { |place| Layout::Box.at(*place, label.width, label.height) }
+          end
       end
     end
   end

@@ -18,7 +18,8 @@ module Basalt
         drawn.placements_on(sheet_id).each { |placement| add(drawn, placement) }
       end
 
-      # +areas+ are the boundaries, +bars+ what lines may cross and things not stand on; +reach+ is how far things have ever reached here: left, top, right, bottom.
+      # +areas+ are the boundaries, +bars+ what lines may cross and things not stand on; +reach+ is how far things have ever
+      # reached here: left, top, right, bottom.
       attr_reader :sheet_id, :things, :lines, :labels, :areas, :bars, :reach
 
       def add(set, placement)
@@ -67,7 +68,13 @@ module Basalt
       def place_labels(line_id, found, points, ends, first: nil)
         this = found.one?
         found.each_with_object({}) do |label, places|
-          place = place_label(line_id, label, [*([first] if label.role == "middle" && first), *candidates(label, points, ends, this)], points) or next
+          place =
+            place_label(
+              line_id,
+              label,
+              [*([first] if label.role == "middle" && first), *candidates(label, points, ends, this)],
+              points
+            ) or next
           places[label.role] = place.map { |number| number.round(1) }
           labels.add(line_id, Layout::Box.at(*place, label.width, label.height))
         end
@@ -81,7 +88,9 @@ module Basalt
 
         boundary = nesting.boundary?(thing.id)
         add_boundary(thing, placement.box) if boundary
-        (boundary ? Boundary.obstacles(thing, placement.box) : set.sheets[sheet_id].notation.obstacles(set, thing, placement)).each { |box| things.add(thing.id, box) }
+        (
+          boundary ? Boundary.obstacles(thing, placement.box) : set.sheets[sheet_id].notation.obstacles(set, thing, placement)
+        ).each { |box| things.add(thing.id, box) }
         set.sheets[sheet_id].notation.bars(set, thing, placement).each { |box| bars.add(thing.id, box) }
         stretch(placement)
       end
@@ -102,10 +111,13 @@ module Basalt
         return unless placement.route && set.drawn_between?(sheet_id, line)
 
         Layout::Polyline.boxes(placement.route["points"]).each { |box| lines.add(line.id, box) }
-        set.sheets[sheet_id].notation.labels(set, line).each do |label|
-          place = placement.route["labels"]&.fetch(label.role, nil)
-          labels.add(line.id, Layout::Box.at(*place, label.width, label.height)) if place
-        end
+        set.sheets[sheet_id]
+          .notation
+          .labels(set, line)
+          .each do |label|
+            place = placement.route["labels"]&.fetch(label.role, nil)
+            labels.add(line.id, Layout::Box.at(*place, label.width, label.height)) if place
+          end
       end
 
       # Where no other line runs, or as few as there can be; never on a thing.
@@ -129,23 +141,32 @@ module Basalt
 
       # Where there is too little room, a few px over an edge are better than no words at all; clear of the signs at its ends.
       def tight(label, points)
-        Layout::LabelPlaces.aside(points, label.width, label.height).find do |place|
-          box = Layout::Box.at(*place, label.width, label.height)
-          labels.free?(box) && things.free?(box.grow(-TIGHT, -1))
-        end
+        Layout::LabelPlaces
+          .aside(points, label.width, label.height)
+          .find do |place|
+            box = Layout::Box.at(*place, label.width, label.height)
+            labels.free?(box) && things.free?(box.grow(-TIGHT, -1))
+          end
       end
 
       def candidates(label, points, ends, alone)
         case label.role
-        when ends.first then middle_first(points, alone) + Layout::LabelPlaces.near_end(points, label.width, label.height)
-        when ends.last then middle_first(points, alone) + Layout::LabelPlaces.near_end(points.reverse, label.width, label.height)
-        else label.figure ? Layout::LabelPlaces.along(points) : Layout::LabelPlaces.in_middle(points, label.width, label.height)
+        when ends.first
+          middle_first(points, alone) + Layout::LabelPlaces.near_end(points, label.width, label.height)
+        when ends.last
+          middle_first(points, alone) + Layout::LabelPlaces.near_end(points.reverse, label.width, label.height)
+        else
+          label.figure ? Layout::LabelPlaces.along(points) : Layout::LabelPlaces.in_middle(points, label.width, label.height)
         end
       end
 
       # The only label of a short straight line stands in its middle.
       def middle_first(points, alone)
-        alone && points.length == 2 && Layout::Polyline.length(points) < 100 ? [Layout::LabelPlaces.at(points, Layout::Polyline.length(points) / 2.0)] : []
+        if alone && points.length == 2 && Layout::Polyline.length(points) < 100
+          [Layout::LabelPlaces.at(points, Layout::Polyline.length(points) / 2.0)]
+        else
+          []
+        end
       end
     end
   end

@@ -17,14 +17,16 @@ module Basalt
         title = item.title ? "<title>#{escape(item.title)}</title>" : ""
         element = item.element_id ? " data-element=\"#{escape(item.element_id)}\"" : ""
         data = item.data.map { |name, value| " data-#{name}=\"#{escape(value)}\"" }.join
-        "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} k-#{escape(item.type.tr(' ', '-'))}\"#{element}#{data}>#{title}" \
+        "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} k-#{escape(item.type.tr(" ", "-"))}\"#{element}#{data}>#{title}" \
           "#{item.shapes.map { |shape| shape(shape) }.join}</g>"
       end
 
       # @return [String] the layers, in order from behind to before
       def layers(items)
         by_layer = items.group_by(&:layer)
-        Scene::LAYERS.map { |layer| "<g id=\"layer-#{layer}\">#{by_layer.fetch(layer, []).map { |item| group(item) }.join("\n")}</g>" }.join("\n")
+        Scene::LAYERS
+          .map { |layer| "<g id=\"layer-#{layer}\">#{by_layer.fetch(layer, []).map { |item| group(item) }.join("\n")}</g>" }
+          .join("\n")
       end
 
       # @return [String] a document of its own
@@ -37,7 +39,7 @@ module Basalt
         defined, items = shared(scene.items.reject { |item| item.type == Scene::WAITING })
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
-          <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(' ')}" role="img" aria-labelledby="title desc">
+          <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(" ")}" role="img" aria-labelledby="title desc">
           <title id="title">#{escape(scene.sheet.name)}</title>
           <desc id="desc">#{escape(description)}</desc>
           <style>#{faces}#{Pens.stylesheet}</style>
@@ -50,29 +52,45 @@ module Basalt
       #
       # @return [Array(String, Array<Item>)] the definitions, and the items that use them
       def shared(items)
-        tally = items.flat_map { |item| item.shapes.select { |shape| shape[0] == :image && shape[1] }.map { |shape| shape.values_at(1, 4, 5) } }.tally
+        tally =
+          items
+            .flat_map { |item| item.shapes.select { |shape| shape[0] == :image && shape[1] }.map { |shape| shape.values_at(1, 4, 5) } }
+            .tally
         ids = tally.select { |_, count| count > 1 }.keys.each_with_index.to_h { |key, index| [key, "image-#{index}"] }
-        return ["", items] if ids.empty?
+        return "", items if ids.empty?
 
-        defined = ids.map { |(address, w, h), id| "<image id=\"#{id}\" href=\"#{escape(address)}\" width=\"#{Shapes.n w}\" height=\"#{Shapes.n h}\"/>" }
-        used = items.map { |item|
-          item.with(shapes: item.shapes.map { |shape|
-            shape[0] == :image && ids[shape.values_at(1, 4, 5)] ? [:use, ids[shape.values_at(1, 4, 5)], shape[2], shape[3]] : shape
-          })
-        }
+        defined =
+          ids.map do |(address, w, h), id|
+            "<image id=\"#{id}\" href=\"#{escape(address)}\" width=\"#{Shapes.n w}\" height=\"#{Shapes.n h}\"/>"
+          end
+        used =
+          items.map do |item|
+            item.with(
+              shapes:
+                item.shapes.map do |shape|
+                  shape[0] == :image && ids[shape.values_at(1, 4, 5)] ? [:use, ids[shape.values_at(1, 4, 5)], shape[2], shape[3]] : shape
+                end
+            )
+          end
         ["<defs>#{defined.join}</defs>\n", used]
       end
 
       def shape(shape)
         case shape[0]
-        when :path then "<path class=\"p-#{shape[2]}\" d=\"#{shape[1]}\"/>"
-        when :fill then "<path d=\"#{shape[1]}\" fill=\"#{shape[2]}\"/>"
+        when :path
+          "<path class=\"p-#{shape[2]}\" d=\"#{shape[1]}\"/>"
+        when :fill
+          "<path d=\"#{shape[1]}\" fill=\"#{shape[2]}\"/>"
         when :glyph
           "<path class=\"p-glyph\" transform=\"translate(#{Shapes.n shape[2]} #{Shapes.n shape[3]})\" d=\"#{Glyphs.path(shape[1])}\"/>"
-        when :text then text(*shape.drop(1))
-        when :part then "<g data-part=\"#{escape(shape[1])}\">#{shape[2].map { |inner| shape(inner) }.join}</g>"
-        when :image then image(*shape.drop(1))
-        when :use then "<use href=\"##{shape[1]}\" x=\"#{Shapes.n shape[2]}\" y=\"#{Shapes.n shape[3]}\"/>"
+        when :text
+          text(*shape.drop(1))
+        when :part
+          "<g data-part=\"#{escape(shape[1])}\">#{shape[2].map { |inner| shape(inner) }.join}</g>"
+        when :image
+          image(*shape.drop(1))
+        when :use
+          "<use href=\"##{shape[1]}\" x=\"#{Shapes.n shape[2]}\" y=\"#{Shapes.n shape[3]}\"/>"
         end
       end
 

@@ -29,19 +29,22 @@ module Basalt
         uses = set.relations_of(element.id, USE)
         return [] if uses.map { |use| use.target("symbol") } == [symbol_id].compact
 
-        uses.map { |use| Change::Remove.new(id: use.id) } + (symbol_id ? [Change::Add.new(kind: USE, ends: [["thing", element.id], ["symbol", symbol_id]])] : [])
+        uses.map { |use| Change::Remove.new(id: use.id) } +
+          (symbol_id ? [Change::Add.new(kind: USE, ends: [["thing", element.id], ["symbol", symbol_id]])] : [])
       end
 
       # Lets a symbol stand for a word, and no other for the same.
       #
       # @return [Array] changes
       def standing(set, noun, symbol_id)
-        set.of_kind(KIND).filter_map do |symbol|
-          stands = symbol.id == symbol_id
-          next if stands == (symbol["stands_for"] == noun)
+        set
+          .of_kind(KIND)
+          .filter_map do |symbol|
+            stands = symbol.id == symbol_id
+            next if stands == (symbol["stands_for"] == noun)
 
-          Change::Set.new(id: symbol.id, fact: "stands_for", value: stands ? noun : nil)
-        end
+            Change::Set.new(id: symbol.id, fact: "stands_for", value: stands ? noun : nil)
+          end
       end
 
       # @param symbols [Array<Model::Element>] as they were and as they are

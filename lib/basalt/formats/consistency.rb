@@ -15,7 +15,9 @@ module Basalt
         rows[:elements].each_with_index { |element, index| element(element, elements, "/elements/#{index}") }
         told_apart(rows[:elements])
         sheets(rows[:sheets])
-        rows[:sheets].each_with_index { |sheet, index| refuse("/sheets/#{index}/subject_id", "nothing has that id") if sheet.subject_id && !elements.key?(sheet.subject_id) }
+        rows[:sheets].each_with_index do |sheet, index|
+          refuse("/sheets/#{index}/subject_id", "nothing has that id") if sheet.subject_id && !elements.key?(sheet.subject_id)
+        end
         sheet_ids = rows[:sheets].to_set(&:id)
         rows[:placements].each_with_index { |placement, index| placement(placement, elements, sheet_ids, "/placements/#{index}") }
         occurrences(rows[:placements])
@@ -48,7 +50,8 @@ module Basalt
       end
 
       def element(element, elements, place)
-        description = Model::Catalogue.kinds[element.kind] or refuse("#{place}/kind", "there is no kind “#{Model::Names.short(element.kind)}”")
+        description = Model::Catalogue.kinds[element.kind] or
+          refuse("#{place}/kind", "there is no kind “#{Model::Names.short(element.kind)}”")
         named(element, description, place)
         element.facts.each { |fact, value| fact(description, fact, value, place) }
         ends(element, description, elements, place)
@@ -79,7 +82,9 @@ module Basalt
           target = elements[joined.target_id] or refuse("#{place}/ends/#{index}/target_id", "nothing has that id")
           joined.facts.each { |fact, value| end_fact(description, fact, value, "#{place}/ends/#{index}") }
           allowed = description.ends[joined.role] or refuse("#{place}/ends/#{index}/role", "a #{element.kind} has no such end")
-          refuse("#{place}/ends/#{index}/target_id", "a #{element.kind} cannot end at a #{target.kind}") unless allowed.include?(target.kind)
+          unless allowed.include?(target.kind)
+            refuse("#{place}/ends/#{index}/target_id", "a #{element.kind} cannot end at a #{target.kind}")
+          end
         end
         refuse("#{place}/ends", "a #{element.kind} has two ends or more") if description.relation? && element.ends.length < 2
         missing = description.ends.keys.first(2) - element.ends.map(&:role)
@@ -87,7 +92,8 @@ module Basalt
       end
 
       def end_fact(description, fact, value, place)
-        field = description.end_fields.find { |one| one.name == fact } or refuse("#{place}/facts/#{fact}", "nothing of that name belongs here")
+        field = description.end_fields.find { |one| one.name == fact } or
+          refuse("#{place}/facts/#{fact}", "nothing of that name belongs here")
         fact_read(field, value, "#{place}/facts/#{fact}")
       end
 
@@ -95,7 +101,9 @@ module Basalt
         description = element.description
         kept(element, elements, place, :owner_id, description.owner, "belongs to")
         kept(element, elements, place, :container_id, description.containers, "is in")
-        refuse("#{place}/owner_id", "a #{element.kind} belongs to a #{description.owner.join(' or a ')}") if description.owner.any? && element.owner_id.nil?
+        if description.owner.any? && element.owner_id.nil?
+          refuse("#{place}/owner_id", "a #{element.kind} belongs to a #{description.owner.join(" or a ")}")
+        end
         %i[owner_id container_id].each { |column| refuse_cycle(element, elements, column, "#{place}/#{column}") }
       end
 
@@ -121,8 +129,12 @@ module Basalt
       end
 
       def sheet(sheet, place)
-        refuse("#{place}/notation_name", "there is no notation “#{Model::Names.short(sheet.notation_name)}”") unless Model::Catalogue.notations.key?(sheet.notation_name)
-        refuse("#{place}/view/variant", "it is drawn in no such way") unless sheet.variant.nil? || sheet.notation.variants.key?(sheet.variant)
+        unless Model::Catalogue.notations.key?(sheet.notation_name)
+          refuse("#{place}/notation_name", "there is no notation “#{Model::Names.short(sheet.notation_name)}”")
+        end
+        unless sheet.variant.nil? || sheet.notation.variants.key?(sheet.variant)
+          refuse("#{place}/view/variant", "it is drawn in no such way")
+        end
         %i[name number revision status drawn_by dated].each { |column| sheet[column] && Model::Names.clean(sheet[column]) }
       rescue Model::BadFact => e
         refuse(place, e.message)

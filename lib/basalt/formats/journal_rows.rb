@@ -11,7 +11,9 @@ module Basalt
         twice = rows.map { |row| row["number"] }.tally.find { |_, count| count > 1 }
         raise ProjectDocument::Damaged.new("/journal", "two acts have the number #{twice[0]}") if twice
 
-        rows.each_with_index { |row, index| raise ProjectDocument::Damaged.new("/journal/#{index}/at", "it is no time") unless time?(row["at"]) }
+        rows.each_with_index do |row, index|
+          raise ProjectDocument::Damaged.new("/journal/#{index}/at", "it is no time") unless time?(row["at"])
+        end
       end
 
       def time?(text)

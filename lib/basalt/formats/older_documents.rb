@@ -13,8 +13,15 @@ module Basalt
         from = json["basalt"]
         return json if from == ProjectDocument::VERSION
 
-        tables = Model::RowTypes.tables.to_h { |table| [table.to_s, each(json[table.to_s]) { |row| Model::RowVersions.upgrade(table, row, from) }] }
-        json.merge(tables.compact, { "journal" => each(json["journal"]) { |entry| entry(entry, from) } }.compact, "basalt" => ProjectDocument::VERSION)
+        tables =
+          Model::RowTypes.tables.to_h do |table|
+            [table.to_s, each(json[table.to_s]) { |row| Model::RowVersions.upgrade(table, row, from) }]
+          end
+        json.merge(
+          tables.compact,
+          { "journal" => each(json["journal"]) { |entry| entry(entry, from) } }.compact,
+          "basalt" => ProjectDocument::VERSION
+        )
       end
 
       # @param entry [Hash] of the journal

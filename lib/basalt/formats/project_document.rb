@@ -15,20 +15,29 @@ module Basalt
       # A document that cannot be taken; the message begins with the place.
       class Damaged < Mistake
         def initialize(place, reason)
-          super("#{place.empty? ? 'the document' : place}: #{reason}")
+          super("#{place.empty? ? "the document" : place}: #{reason}")
         end
       end
 
       # What the document holds beside the model, as plain hashes.
-      Extras = Value.of(:journal, :images, :texts) do
-        def initialize(journal: [], images: [], texts: []) = super
-      end
+      Extras = Value.of(:journal, :images, :texts) { def initialize(journal: [], images: [], texts: []) = super }
 
       class << self
         # @param set [Model::WorkingSet, Change::Draft]
         # @return [String] JSON
         def write(set, extras: Extras.new)
-          JSON.pretty_generate({ basalt: VERSION, project: { name: set.project }, **tables(set), journal: extras.journal, images: extras.images, texts: extras.texts })
+          JSON.pretty_generate(
+            {
+              basalt: VERSION,
+              project: {
+                name: set.project
+              },
+              **tables(set),
+              journal: extras.journal,
+              images: extras.images,
+              texts: extras.texts
+            }
+          )
         end
 
         # @param text [String]
@@ -45,15 +54,20 @@ module Basalt
         private
 
         def tables(set)
-          Model::RowTypes.tables.to_h { |table| [table, set.table(table).each.sort_by(&:ordinal).map { |row| DocumentRows.dump(table, row) }] }
+          Model::RowTypes.tables.to_h do |table|
+            [table, set.table(table).each.sort_by(&:ordinal).map { |row| DocumentRows.dump(table, row) }]
+          end
         end
 
         # A database keeps no text with this character in it.
         def refuse_nul(json, place)
           case json
-          when String then raise Damaged.new(place, "it holds a character that cannot be kept") if json.include?("\0")
-          when Hash then json.each { |key, value| [key, value].each { |one| refuse_nul(one, "#{place}/#{key.delete("\0")}") } }
-          when Array then json.each_with_index { |value, index| refuse_nul(value, "#{place}/#{index}") }
+          when String
+            raise Damaged.new(place, "it holds a character that cannot be kept") if json.include?("\0")
+          when Hash
+            json.each { |key, value| [key, value].each { |one| refuse_nul(one, "#{place}/#{key.delete("\0")}") } }
+          when Array
+            json.each_with_index { |value, index| refuse_nul(value, "#{place}/#{index}") }
           end
         end
 
@@ -93,8 +107,12 @@ module Basalt
         raise Damaged.new("", "it is not an object") unless json.is_a?(Hash)
 
         version = json["basalt"]
-        raise Damaged.new("/basalt", "the version of the document is missing: this is no project of Basalt's") unless version.is_a?(Integer)
-        raise Damaged.new("/basalt", "it is of version #{version}; this Basalt reads up to #{VERSION}, so a newer one is needed") if version > VERSION
+        unless version.is_a?(Integer)
+          raise Damaged.new("/basalt", "the version of the document is missing: this is no project of Basalt's")
+        end
+        if version > VERSION
+          raise Damaged.new("/basalt", "it is of version #{version}; this Basalt reads up to #{VERSION}, so a newer one is needed")
+        end
       end
 
       def project_name(project)

@@ -20,7 +20,7 @@ module Basalt
       # @param point [Array(Numeric, Numeric)] on the edge of the box
       def self.touch(box, point)
         x, y = point
-        return [x, box.cy + ((y < box.cy ? -1 : 1) * reach(box, x - box.cx))] if y <= box.y + 0.5 || y >= box.bottom - 0.5
+        return x, box.cy + ((y < box.cy ? -1 : 1) * reach(box, x - box.cx)) if y <= box.y + 0.5 || y >= box.bottom - 0.5
 
         [box.cx + ((x < box.cx ? -1 : 1) * reach(box, y - box.cy)), y]
       end
@@ -32,7 +32,12 @@ module Basalt
         PLACES.flat_map do |part|
           aside = radius * part
           out = self.class.reach(box, aside)
-          [[[box.cx + aside, box.cy - out], [0, -1]], [[box.cx + aside, box.cy + out], [0, 1]], [[box.cx - out, box.cy + aside], [-1, 0]], [[box.cx + out, box.cy + aside], [1, 0]]]
+          [
+            [[box.cx + aside, box.cy - out], [0, -1]],
+            [[box.cx + aside, box.cy + out], [0, 1]],
+            [[box.cx - out, box.cy + aside], [-1, 0]],
+            [[box.cx + out, box.cy + aside], [1, 0]]
+          ]
         end
       end
     end

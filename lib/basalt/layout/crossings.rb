@@ -25,7 +25,10 @@ module Basalt
       # @return [Proc] tells of two places in the level whether a line between them is better under it
       def aside(level)
         over, under = sums(level)
-        ->(one, other) { one, other = [one, other].minmax; under[other] - under[one + 1] < over[other] - over[one + 1] }
+        ->(one, other) do
+          one, other = [one, other].minmax
+          under[other] - under[one + 1] < over[other] - over[one + 1]
+        end
       end
 
       # What a line to a neighbour further on meets at a cell that it passes.
@@ -45,13 +48,19 @@ module Basalt
         place = level.each_with_index.to_h
         level.sum do |cell|
           from = place[cell]
-          @beside.fetch(cell, []).map { |other| place[other] }.select { |to| to > from }.sum { |to| [over[to] - over[from + 1], under[to] - under[from + 1]].min }
+          @beside
+            .fetch(cell, [])
+            .map { |other| place[other] }
+            .select { |to| to > from }
+            .sum { |to| [over[to] - over[from + 1], under[to] - under[from + 1]].min }
         end
       end
 
       # How many lines lead upwards, and downwards, from all cells before each place.
       def sums(level)
-        [@above, @below].map { |neighbours| level.each_with_object([0]) { |cell, sums| sums << (sums.last + neighbours.fetch(cell, []).length) } }
+        [@above, @below].map do |neighbours|
+          level.each_with_object([0]) { |cell, sums| sums << (sums.last + neighbours.fetch(cell, []).length) }
+        end
       end
 
       # Pairs out of order, counted in a tree of sums.

@@ -22,16 +22,17 @@ module Basalt
       Foot = Struct.new(:cell, :x)
       # A line's part in the channel above a level: from a cell above it to one below, or between
       # two cells of one level, over them or under them.
-      Part = Struct.new(:edge, :uppers, :lowers, :level) do
-        def feet = uppers + lowers
-        def between? = uppers.any? && lowers.any?
-        def key = [edge.id, level, lowers.last&.cell&.id]
+      Part =
+        Struct.new(:edge, :uppers, :lowers, :level) do
+          def feet = uppers + lowers
+          def between? = uppers.any? && lowers.any?
+          def key = [edge.id, level, lowers.last&.cell&.id]
 
-        # Goes under its two cells, where it went over them.
-        def turn
-          self.uppers, self.lowers, self.level = lowers, uppers, level + 1
+          # Goes under its two cells, where it went over them.
+          def turn
+            self.uppers, self.lowers, self.level = lowers, uppers, level + 1
+          end
         end
-      end
 
       # @param nodes [Array<Node>]
       # @param edges [Array<Edge>] both ends being different nodes
@@ -65,7 +66,13 @@ module Basalt
       # joins two of one level has its label above them.
       def between(nodes)
         levels = nodes.to_h { |node| [node.id, node.level] }
-        upper = @edges.select(&:lane).map { |edge| levels.values_at(edge.from, edge.to).minmax }.select { |one, other| other - one < 2 }.map { |_, other| other - 1 }.uniq
+        upper =
+          @edges
+            .select(&:lane)
+            .map { |edge| levels.values_at(edge.from, edge.to).minmax }
+            .select { |one, other| other - one < 2 }
+            .map { |_, other| other - 1 }
+            .uniq
         upper.empty? ? nodes : nodes.map { |node| node.with(level: node.level + upper.count { |level| level < node.level }) }
       end
 
@@ -122,23 +129,27 @@ module Basalt
       # Straight lines between neighbours of a level, one for each pair.
       def settle_beside
         @gaps = {}
-        @beside = @parts.select do |part|
-          next if part.between? || !part.feet.all? { |foot| foot.cell.node.beside }
+        @beside =
+          @parts.select do |part|
+            next if part.between? || !part.feet.all? { |foot| foot.cell.node.beside }
 
-          pair = part.feet.map { |foot| @rank[foot.cell.id] }.sort
-          next if pair[1] - pair[0] != 1 || @gaps[[part.level, pair]]
+            pair = part.feet.map { |foot| @rank[foot.cell.id] }.sort
+            next if pair[1] - pair[0] != 1 || @gaps[[part.level, pair]]
 
-          @gaps[[part.level, pair]] = part
-        end
+            @gaps[[part.level, pair]] = part
+          end
         @parts -= @beside
       end
 
       # What joins two of one level goes under them where it meets fewer lines there.
       def turn_under(crossings, ordered)
-        @parts.reject(&:between?).group_by(&:level).each do |level, parts|
-          under = crossings.aside(ordered[level])
-          parts.each { |part| part.turn if under.call(*part.feet.map { |foot| @rank[foot.cell.id] }) }
-        end
+        @parts
+          .reject(&:between?)
+          .group_by(&:level)
+          .each do |level, parts|
+            under = crossings.aside(ordered[level])
+            parts.each { |part| part.turn if under.call(*part.feet.map { |foot| @rank[foot.cell.id] }) }
+          end
       end
 
       def place

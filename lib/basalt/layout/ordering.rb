@@ -20,7 +20,8 @@ module Basalt
       def initialize(levels, above, below, beside)
         @cells = levels.flatten(1)
         number = @cells.each_with_index.to_h
-        @above, @below, @beside = [above, below, beside].map { |table| @cells.map { |cell| table.fetch(cell, []).map { |other| number.fetch(other) } } }
+        @above, @below, @beside =
+          [above, below, beside].map { |table| @cells.map { |cell| table.fetch(cell, []).map { |other| number.fetch(other) } } }
         @levels = levels.map { |level| level.map { |cell| number.fetch(cell) } }
         @crossings = Crossings.new(@above, @below, @beside)
         @neighbours = @cells.each_index.map { |cell| @above[cell] + @below[cell] + @beside[cell] }
@@ -51,10 +52,13 @@ module Basalt
       # The best order met on the way of so many steps.
       def smooth(levels, steps)
         scale = Smoothing.new(levels, @neighbours)
-        (steps / LOOK).times.map do
-          LOOK.times { scale.step }
-          scale.levels
-        end.min_by { |order| @crossings.count(order) }
+        (steps / LOOK)
+          .times
+          .map do
+            LOOK.times { scale.step }
+            scale.levels
+          end
+          .min_by { |order| @crossings.count(order) }
       end
 
       # Neighbours of a level change places as long as fewer lines cross for it.
@@ -85,12 +89,13 @@ module Basalt
 
       # How many crossings fewer there are when the second stands before the first.
       def gain(one, other, place)
-        passed(one, other, place) - passed(other, one, place) + [@above, @below].sum do |neighbours|
-          first, second = neighbours[one], neighbours[other]
-          next 0 if first.empty? || second.empty?
+        passed(one, other, place) - passed(other, one, place) +
+          [@above, @below].sum do |neighbours|
+            first, second = neighbours[one], neighbours[other]
+            next 0 if first.empty? || second.empty?
 
-          first.sum { |a| second.sum { |b| place[a] <=> place[b] } }
-        end
+            first.sum { |a| second.sum { |b| place[a] <=> place[b] } }
+          end
       end
 
       # Lines within the level that pass the other cell as things stand, less those that would

@@ -34,19 +34,22 @@ module Basalt
 
       # The line from its beginning to the place on it that is nearest to a point.
       def until(points, (x, y))
-        segments = points.each_cons(2).map { |one, other| [[x.clamp(*[one[0], other[0]].minmax), y.clamp(*[one[1], other[1]].minmax)], one] }
+        segments =
+          points.each_cons(2).map { |one, other| [[x.clamp(*[one[0], other[0]].minmax), y.clamp(*[one[1], other[1]].minmax)], one] }
         index = segments.each_index.min_by { |at| (segments[at][0][0] - x).abs + (segments[at][0][1] - y).abs }
         [*points.first(index + 1), segments[index][0]]
       end
 
       # The line without so much at each end; a first or last run that is shorter loses half of itself.
       def shortened(points, by)
-        2.times.reduce(points) do |rest, _|
-          (x, y), (to_x, to_y) = rest.first(2)
-          span = (x - to_x).abs + (y - to_y).abs
-          part = span.zero? ? 0 : [by, span / 2.0].min / span
-          [[x + ((to_x - x) * part), y + ((to_y - y) * part)], *rest.drop(1)].reverse
-        end
+        2
+          .times
+          .reduce(points) do |rest, _|
+            (x, y), (to_x, to_y) = rest.first(2)
+            span = (x - to_x).abs + (y - to_y).abs
+            part = span.zero? ? 0 : [by, span / 2.0].min / span
+            [[x + ((to_x - x) * part), y + ((to_y - y) * part)], *rest.drop(1)].reverse
+          end
       end
 
       # @return [Array(Numeric, Numeric)] the middle of the longest run
@@ -59,7 +62,7 @@ module Basalt
 
       # A straight run between two points that are no longer in line gets a step in its middle.
       def with_corner(one, other, upright)
-        return [one, other] if one[0] == other[0] || one[1] == other[1]
+        return one, other if one[0] == other[0] || one[1] == other[1]
 
         if upright
           middle = ((one[1] + other[1]) / 2.0).round

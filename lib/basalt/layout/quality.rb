@@ -18,7 +18,11 @@ module Basalt
 
       def bends = @bends ||= @routes.sum { |_, _, points| [points.length - 2, 0].max }
       def length = @routes.sum { |_, _, points| Polyline.length(points) }.round
-      def around = @around ||= Box.around(@boxes.values + @routes.flat_map { |_, _, points| Polyline.boxes(points) }) || Box.new(x: 0, y: 0, w: 0, h: 0)
+
+      def around =
+        @around ||=
+          Box.around(@boxes.values + @routes.flat_map { |_, _, points| Polyline.boxes(points) }) || Box.new(x: 0, y: 0, w: 0, h: 0)
+
       def area = around.w * around.h
 
       # @return [Float] of the smallest sheet of the A series, lying, that holds it, px²
@@ -29,13 +33,16 @@ module Basalt
 
       # Places where a level run of one line meets an upright run of another.
       def crossings
-        @crossings ||= begin
-          upright = Index.new
-          runs { |line, box| upright.add(line, box) if box.h > box.w }
-          count = 0
-          runs { |line, box| count += upright.overlapping(box.grow(0.01)).count { |other, run| other != line && cross?(box, run) } if box.w >= box.h }
-          count
-        end
+        @crossings ||=
+          begin
+            upright = Index.new
+            runs { |line, box| upright.add(line, box) if box.h > box.w }
+            count = 0
+            runs do |line, box|
+              count += upright.overlapping(box.grow(0.01)).count { |other, run| other != line && cross?(box, run) } if box.w >= box.h
+            end
+            count
+          end
       end
 
       # Lines that pass through a box they do not end at.

@@ -21,16 +21,21 @@ module Basalt
 
       # Those near a point, and others all along the rails.
       def all_attachment_points(toward)
-        far = @rails.flat_map { |left, right, y| (left + 6).step([right - 6, left + 6].max, PITCH).flat_map { |x| [[[x.round, y], [0, -1]], [[x.round, y], [0, 1]]] } }
+        far =
+          @rails.flat_map do |left, right, y|
+            (left + 6).step([right - 6, left + 6].max, PITCH).flat_map { |x| [[[x.round, y], [0, -1]], [[x.round, y], [0, 1]]] }
+          end
         attachment_points(toward) + far.min_by(FAR) { |(x, y), _| (x - toward[0]).abs + (y - toward[1]).abs }
       end
 
       # (see BoxTerminal#attachment_points)
       def attachment_points(toward)
-        @rails.sort_by { |_, _, y| (y - toward[1]).abs }.flat_map do |left, right, y|
-          xs = STEPS.map { |step| (toward[0] + step).clamp(left + 6, right - 6).round }.uniq
-          xs.flat_map { |x| [[[x, y], [0, -1]], [[x, y], [0, 1]]] }
-        end
+        @rails
+          .sort_by { |_, _, y| (y - toward[1]).abs }
+          .flat_map do |left, right, y|
+            xs = STEPS.map { |step| (toward[0] + step).clamp(left + 6, right - 6).round }.uniq
+            xs.flat_map { |x| [[[x, y], [0, -1]], [[x, y], [0, 1]]] }
+          end
       end
     end
   end

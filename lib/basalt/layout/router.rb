@@ -56,12 +56,17 @@ module Basalt
 
       def pairs(from, to)
         starts = nearest(from.attachment_points(to.middle), to.middle, POINTS)
-        starts.flat_map { |one| nearest(to.attachment_points(one[0]), one[0], POINTS).map { |other| [one, other] } }
-              .min_by(PAIRS) { |one, other| away(one, other[0]) + away(other, one[0]) }
+        starts
+          .flat_map { |one| nearest(to.attachment_points(one[0]), one[0], POINTS).map { |other| [one, other] } }
+          .min_by(PAIRS) { |one, other| away(one, other[0]) + away(other, one[0]) }
       end
 
       def nearest(attachment_points, point, count)
-        attachment_points.length > count ? attachment_points.min_by(count) { |attachment_point| away(attachment_point, point) } : attachment_points
+        if attachment_points.length > count
+          attachment_points.min_by(count) { |attachment_point| away(attachment_point, point) }
+        else
+          attachment_points
+        end
       end
 
       # How far a point is from a attachment_point, and more where the attachment_point looks away from it.
@@ -78,13 +83,16 @@ module Basalt
       def best(candidates, own)
         winner = nil
         least = Float::INFINITY
-        candidates.map { |points| [cost(points), points] }.sort_by(&:first).each do |cost, points|
-          break if cost >= least
-          next unless clear?(points, own)
+        candidates
+          .map { |points| [cost(points), points] }
+          .sort_by(&:first)
+          .each do |cost, points|
+            break if cost >= least
+            next unless clear?(points, own)
 
-          total = cost + alongside(points, own)
-          winner, least = points, total if total < least
-        end
+            total = cost + alongside(points, own)
+            winner, least = points, total if total < least
+          end
         winner
       end
 
@@ -99,11 +107,16 @@ module Basalt
 
       # What it costs to lie on other lines, or close beside them.
       def alongside(points, own)
-        points.each_cons(2).sum do |one, other|
-          level = one[1] == other[1]
-          near = @lines.overlapping(Box.along(one, other).grow(level ? 0 : APART, level ? APART : 0)).select { |id, box| !own.include?(id) && (level ? box.h.zero? : box.w.zero?) }
-          near.sum { |_, box| (level ? box.y - one[1] : box.x - one[0]).abs < ON ? OVERLAP : CROWD }
-        end
+        points
+          .each_cons(2)
+          .sum do |one, other|
+            level = one[1] == other[1]
+            near =
+              @lines
+                .overlapping(Box.along(one, other).grow(level ? 0 : APART, level ? APART : 0))
+                .select { |id, box| !own.include?(id) && (level ? box.h.zero? : box.w.zero?) }
+            near.sum { |_, box| (level ? box.y - one[1] : box.x - one[0]).abs < ON ? OVERLAP : CROWD }
+          end
       end
 
       # Where nothing is clear, the shortest way is shown all the same.

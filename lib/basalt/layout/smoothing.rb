@@ -23,7 +23,10 @@ module Basalt
 
       # One step of all cells.
       def step
-        moved = @near.each_with_index.map { |others, cell| others.empty? ? @at[cell] : (@at[cell] + (others.sum { |other| @at[other] } / others.length)) / 2 }
+        moved =
+          @near.each_with_index.map do |others, cell|
+            others.empty? ? @at[cell] : (@at[cell] + (others.sum { |other| @at[other] } / others.length)) / 2
+          end
         size = moved.length.to_f
         (0...moved.length).sort_by { |cell| moved[cell] }.each_with_index { |cell, rank| @at[cell] = rank / size }
       end

@@ -28,11 +28,12 @@ module Basalt
       def straighten(chain)
         until chain.empty?
           low, high = -Float::INFINITY, Float::INFINITY
-          run = chain.take_while do |lane|
-            from, to = room(lane)
-            low, high = [low, from].max, [high, to].min
-            low <= high
-          end
+          run =
+            chain.take_while do |lane|
+              from, to = room(lane)
+              low, high = [low, from].max, [high, to].min
+              low <= high
+            end
           run = chain.first(1) if run.empty?
           align(run) if run.length > 1
           chain = chain.drop(run.length)
@@ -53,7 +54,10 @@ module Basalt
         before = index.positive? ? level[index - 1] : nil
         after = level[index + 1]
         half = lane.w / 2.0
-        [before ? (middle(before) + @distance.call(before, lane) - half).ceil : -1_000_000, after ? (middle(after) - @distance.call(lane, after) - half).floor : 1_000_000]
+        [
+          before ? (middle(before) + @distance.call(before, lane) - half).ceil : -1_000_000,
+          after ? (middle(after) - @distance.call(lane, after) - half).floor : 1_000_000
+        ]
       end
 
       def middle(cell) = cell.x + (cell.w / 2.0)

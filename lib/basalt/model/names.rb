@@ -20,7 +20,9 @@ module Basalt
         text = text.to_s.encode("UTF-8", invalid: :replace, undef: :replace).unicode_normalize(:nfc).strip
         raise BadFact, "a name cannot be empty" if text.empty?
         raise BadFact, "“#{short(text)}” has #{text.length} characters; at most #{limit} are kept" if text.length > limit
-        raise BadFact, "“#{short(text)}” holds a character that cannot be printed" if text.match?(/[\p{Cc}\p{Cs}\u2028\u2029\uFFFE\uFFFF]/)
+        if text.match?(/[\p{Cc}\p{Cs}\u2028\u2029\uFFFE\uFFFF]/)
+          raise BadFact, "“#{short(text)}” holds a character that cannot be printed"
+        end
 
         text
       end
@@ -39,12 +41,15 @@ module Basalt
         wanted = text.downcase[0, 60]
         most = [wanted.length / 2, 1].max
         marks = marks(wanted)
-        likely = known.first(MOST_KNOWN).filter_map do |name|
-          next if (name.length - wanted.length).abs > most
+        likely =
+          known
+            .first(MOST_KNOWN)
+            .filter_map do |name|
+              next if (name.length - wanted.length).abs > most
 
-          apart = (marks(name.downcase) ^ marks).digits(2).sum
-          [apart, name] if apart <= 2 * most
-        end
+              apart = (marks(name.downcase) ^ marks).digits(2).sum
+              [apart, name] if apart <= 2 * most
+            end
         best = likely.min_by(LIKELY, &:first).map(&:last).min_by { |name| distance(wanted, name.downcase[0, 60]) }
         best if best && distance(wanted, best.downcase[0, 60]) <= most
       end

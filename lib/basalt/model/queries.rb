@@ -52,7 +52,7 @@ module Basalt
       # @return [Array<Element>] the relations whose ends all stand on the sheet
       def relations_on(sheet_id)
         placements_on(sheet_id).flat_map { |p| elements.by(:target, p.element_id) }.uniq(&:id)
-                               .select { |e| drawn_between?(sheet_id, e) }.sort_by(&:ordinal)
+          .select { |e| drawn_between?(sheet_id, e) }.sort_by(&:ordinal)
       end
 
       # A part is shown with its owner.

@@ -10,8 +10,9 @@ module Basalt
       def attach(context, said)
         address = completed(said[:subnet], said[:address])
         interface = interface_of(said)
-        attachment = known(context.draft, said[:thing], said[:subnet], interface, address) ||
-                     context.add("attachment", ends: [["thing", said[:thing].id], ["subnet", said[:subnet].id]])
+        attachment =
+          known(context.draft, said[:thing], said[:subnet], interface, address) ||
+          context.add("attachment", ends: [["thing", said[:thing].id], ["subnet", said[:subnet].id]])
         context.set(attachment.id, "address", address) if said[:address]
         context.qualify(attachment, said)
         context.show(said[:thing], said[:subnet])
@@ -27,15 +28,25 @@ module Basalt
         old = shared_on(context.draft, subnet, said[:members])
         return context.set(old.id, "address", address) if old
 
-        context.add("shared gateway", facts: { "address" => address }.compact,
-                                      ends: [["subnet", subnet.id]] + said[:members].uniq.map { |member| ["member", member.id] })
+        context.add(
+          "shared gateway",
+          facts: { "address" => address }.compact,
+          ends: [["subnet", subnet.id]] + said[:members].uniq.map { |member| ["member", member.id] }
+        )
       end
 
       def tell(unparser, attachment)
         subnet = unparser.set.element(attachment.target("subnet"))
         spoken = Statements::Grammar.qualities("attachment").flat_map { |quality| quality.tell(unparser, attachment) }
-        [unparser.say(unparser.thing(attachment.target("thing")), "is on", unparser.thing(subnet.id), *(["at #{attachment['address']}"] if attachment["address"]),
-                      *spoken.flat_map { |parts| [:comma, *parts] })]
+        [
+          unparser.say(
+            unparser.thing(attachment.target("thing")),
+            "is on",
+            unparser.thing(subnet.id),
+            *(["at #{attachment["address"]}"] if attachment["address"]),
+            *spoken.flat_map { |parts| [:comma, *parts] }
+          )
+        ]
       end
 
       def tell_shared(unparser, gateway)
@@ -56,7 +67,9 @@ module Basalt
       def completed(subnet, text)
         return nil if text.nil? || text == "?"
         return Addresses::Shorthand.read(Addresses.prefix(subnet["prefix"]), text).to_s if subnet["prefix"]
-        raise Mistake, "#{subnet.name} has no prefix yet, so #{text} cannot be completed: say the whole address" if text.start_with?(".", "::")
+        if text.start_with?(".", "::")
+          raise Mistake, "#{subnet.name} has no prefix yet, so #{text} cannot be completed: say the whole address"
+        end
 
         Addresses.address(text).to_s
       end
@@ -87,7 +100,8 @@ module Basalt
         common = members.map { |member| set.relations_of(member.id, "attachment").map { |a| a.target("subnet") }.uniq }.reduce(:&)
         return set.element(common.first) if common.one?
 
-        raise Mistake, "say on which subnet the gateway is shared, as in “gateway shared by #{members.map(&:name).join(', ')} on NAME at .1”"
+        raise Mistake,
+              "say on which subnet the gateway is shared, as in “gateway shared by #{members.map(&:name).join(", ")} on NAME at .1”"
       end
     end
   end

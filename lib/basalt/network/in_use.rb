@@ -12,7 +12,8 @@ module Basalt
         @set = set
         @space = subnet["space"].to_s
         @version = prefix.version
-        @own = set.relations_of(subnet.id, *HOLDERS).filter_map { |one| one["address"]&.then { |text| Addresses.address(text).number } }.to_set
+        @own =
+          set.relations_of(subnet.id, *HOLDERS).filter_map { |one| one["address"]&.then { |text| Addresses.address(text).number } }.to_set
       end
 
       # @param number [Integer]
@@ -21,9 +22,10 @@ module Basalt
       private
 
       def elsewhere?(number)
-        @set.elements.by(:fact, ["address", Addresses.write(@version, number)]).any? do |one|
-          HOLDERS.include?(one.kind) && @set.element(one.target("subnet"))&.[]("space").to_s == @space
-        end
+        @set
+          .elements
+          .by(:fact, ["address", Addresses.write(@version, number)])
+          .any? { |one| HOLDERS.include?(one.kind) && @set.element(one.target("subnet"))&.[]("space").to_s == @space }
       end
     end
   end

@@ -43,9 +43,11 @@ module Basalt
 
       # Links that one sentence tells together: the same ends and ports, and the same facts.
       def alike(set, link)
-        set.relations_of(link.ends.first.target_id, "link").select do |other|
-          mark(other.ends) == mark(link.ends) && other.facts == link.facts && other.ends.map(&:target_id) == link.ends.map(&:target_id)
-        end
+        set
+          .relations_of(link.ends.first.target_id, "link")
+          .select do |other|
+            mark(other.ends) == mark(link.ends) && other.facts == link.facts && other.ends.map(&:target_id) == link.ends.map(&:target_id)
+          end
       end
 
       def same(set, said, label)
@@ -56,13 +58,15 @@ module Basalt
       def mark(ends) = ends.map { |joined| [joined.target_id, joined.facts["port"]] }.sort_by(&:inspect)
 
       def add(context, said)
-        context.add("link", ends: [["one", said[:one].id, { "port" => said[:one_port] }], ["other", said[:other].id, { "port" => said[:other_port] }]])
+        context.add(
+          "link",
+          ends: [["one", said[:one].id, { "port" => said[:one_port] }], ["other", said[:other].id, { "port" => said[:other_port] }]]
+        )
       end
 
       def count(said)
-        number = said.fetch(:qualities, []).filter_map do |quality, values|
-          values[:times] || Sentences::COUNTS[quality.source]
-        end.first || 1
+        number =
+          said.fetch(:qualities, []).filter_map { |quality, values| values[:times] || Sentences::COUNTS[quality.source] }.first || 1
         return number if number.between?(1, Sentences::MOST_PARALLEL)
 
         raise Mistake, "a link can be said from 1 to #{Sentences::MOST_PARALLEL} times, not #{number}"

@@ -12,7 +12,11 @@ module Basalt
       end
 
       def clear(context, device)
-        context.draft.relations_of(device.id, "ownership").select { |o| o.target("owned") == device.id }.each { |old| context.draft.apply(Change::Remove.new(id: old.id)) }
+        context
+          .draft
+          .relations_of(device.id, "ownership")
+          .select { |o| o.target("owned") == device.id }
+          .each { |old| context.draft.apply(Change::Remove.new(id: old.id)) }
       end
 
       def give(context, device, owner)

@@ -4,7 +4,7 @@ module Basalt
   module Process
     # The activity table as CSV, both ways.
     module ActivityTable
-      HEADINGS = ["who", "does", "processing", "gives", "to", "when", "within"].freeze
+      HEADINGS = %w[who does processing gives to when within].freeze
       NEEDED = %w[who does].freeze
 
       module_function
@@ -12,10 +12,15 @@ module Basalt
       # @param rows [Array<Model::Element>] activities in order
       # @return [String]
       def csv(set, rows)
-        Formats::CSV.write([HEADINGS, *rows.map do |row|
-          who, to, within = [row.target("who"), Acts.receiver(row), row.container_id].map { |id| id && set.element(id).name }
-          [who, row.name, row["processing"] ? "yes" : "", row["gives"], to, row["occasion"], within]
-        end])
+        Formats::CSV.write(
+          [
+            HEADINGS,
+            *rows.map do |row|
+              who, to, within = [row.target("who"), Acts.receiver(row), row.container_id].map { |id| id && set.element(id).name }
+              [who, row.name, row["processing"] ? "yes" : "", row["gives"], to, row["occasion"], within]
+            end
+          ]
+        )
       end
 
       # Adds the rows of a table to a sheet, behind those that are there.
@@ -33,26 +38,46 @@ module Basalt
       def columns(headings)
         known = HEADINGS.to_h { |heading| [heading, headings.index { |one| one.to_s.strip.casecmp?(heading) }] }.compact
         missing = NEEDED - known.keys
-        raise Mistake, "the table has no column #{English.list(missing.map { |one| "“#{one}”" })}; it needs #{English.list(NEEDED)}, and may have #{English.list(HEADINGS - NEEDED)}" if missing.any?
+        if missing.any?
+          raise Mistake,
+                "the table has no column #{English.list(missing.map { |one|
+                  "“#{one}”"
+                })}; it needs #{English.list(NEEDED)}, and may have " \
+"#{English.list(HEADINGS - NEEDED)}"
+        end
 
         known
       end
 
       def take(context, cells, line)
         return false if cells.values.all?(&:empty?)
-        raise Mistake, "line #{line}: #{cells['who'].empty? ? 'nobody is named who does it' : 'it does not say what is done'}" if NEEDED.any? { |one| cells[one].empty? }
+        if NEEDED.any? { |one| cells[one].empty? }
+          raise Mistake, "line #{line}: #{cells["who"].empty? ? "nobody is named who does it" : "it does not say what is done"}"
+        end
 
         who = doer(context, cells["who"])
         to = cells["to"].to_s.empty? ? who : doer(context, cells["to"])
-        facts = { "gives" => cells["gives"], "occasion" => cells["when"], "processing" => cells["processing"] }.reject { |_, value| value.to_s.empty? }
-        row = context.add("activity", name: cells["does"], facts:, ends: [["who", who.id], ["to", to.id]], container_id: within(context, cells["within"])&.id)
+        facts =
+          { "gives" => cells["gives"], "occasion" => cells["when"], "processing" => cells["processing"] }.reject do |_, value|
+            value.to_s.empty?
+          end
+        row =
+          context.add(
+            "activity",
+            name: cells["does"],
+            facts:,
+            ends: [["who", who.id], ["to", to.id]],
+            container_id: within(context, cells["within"])&.id
+          )
         !row.nil?
       rescue Model::BadFact => e
         raise Mistake, "line #{line}: #{e.message}"
       end
 
       def doer(context, name)
-        found = context.find(Model::Names.clean(name), %w[party system]).first || context.add("party", name:, facts: { "standing" => Kinds::ROLE })
+        found =
+          context.find(Model::Names.clean(name), %w[party system]).first ||
+          context.add("party", name:, facts: { "standing" => Kinds::ROLE })
         context.show(found)
         found
       end
@@ -62,7 +87,8 @@ module Basalt
         return if name.to_s.empty?
 
         around = context.sheet&.subject_id
-        context.find(Model::Names.clean(name), ["process"]).first || context.add("process", name:, container_id: around && context.draft.element(around)&.kind == "process" ? around : nil)
+        context.find(Model::Names.clean(name), ["process"]).first ||
+          context.add("process", name:, container_id: around && context.draft.element(around)&.kind == "process" ? around : nil)
       end
     end
   end

@@ -19,7 +19,9 @@ module Basalt
       def refuse_elsewhere(context, who, name)
         return if context.sheet.nil? || context.sheet.notation.lines.include?("activity")
 
-        raise Mistake, "“#{who.name} #{Model::Names.short(name)}” is an activity, and stands on a sheet of activities; what flows is said as #{who.name} gives … to …"
+        raise Mistake,
+              "“#{who.name} #{Model::Names.short(name)}” is an activity, and stands on a sheet of activities; what flows is said as " \
+              "#{who.name} gives … to …"
       end
 
       # @return [Array<Model::Element>] what somebody does
@@ -52,7 +54,13 @@ module Basalt
 
       def tell(unparser, activity)
         qualities = Statements::Grammar.qualities("activity").flat_map { |quality| quality.tell(unparser, activity) }
-        [unparser.say(unparser.thing(activity.target("who")), unparser.name(activity.name), *qualities.flat_map { |parts| [:comma, *parts] })]
+        [
+          unparser.say(
+            unparser.thing(activity.target("who")),
+            unparser.name(activity.name),
+            *qualities.flat_map { |parts| [:comma, *parts] }
+          )
+        ]
       end
 
       # Another sentence in its place says another name for the same row.

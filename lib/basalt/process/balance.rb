@@ -33,9 +33,12 @@ module Basalt
       def lack(where, direction, other_id, name) = Lack.new(where:, direction:, other_id:, name:)
 
       def crossing(ids)
-        ids.flat_map do |id|
-          Flowing.into(@set, id).filter_map { |flow| edge(:in, flow.target("from"), flow.name) } + Flowing.out_of(@set, id).filter_map { |flow| edge(:out, flow.target("to"), flow.name) }
-        end.uniq
+        ids
+          .flat_map do |id|
+            Flowing.into(@set, id).filter_map { |flow| edge(:in, flow.target("from"), flow.name) } +
+              Flowing.out_of(@set, id).filter_map { |flow| edge(:out, flow.target("to"), flow.name) }
+          end
+          .uniq
       end
 
       def edge(direction, other_id, name)
@@ -48,7 +51,10 @@ module Basalt
       def local?(id)
         return false unless @set.element(id)&.kind == "store"
 
-        @set.relations_of(id, "flow").flat_map { |flow| flow.targets - [id] }.all? { |other| @inside.include?(other) && other != @process.id }
+        @set
+          .relations_of(id, "flow")
+          .flat_map { |flow| flow.targets - [id] }
+          .all? { |other| @inside.include?(other) && other != @process.id }
       end
 
       # The whole, or every part of it.
@@ -57,14 +63,18 @@ module Basalt
         return [] if inner.include?(flow)
 
         items = Composition.items(@set, name)
-        return [lack(:below, direction, other, name)] if items.empty? || items.none? { |item| inner.include?([direction, other, item]) || Composition.items(@set, item).any? }
+        if items.empty? || items.none? { |item| inner.include?([direction, other, item]) || Composition.items(@set, item).any? }
+          return [lack(:below, direction, other, name)]
+        end
 
         items.flat_map { |item| missing_below([direction, other, item]) }
       end
 
       def carried?(flow)
         direction, other, name = flow
-        outer.any? { |way, end_id, whole| way == direction && end_id == other && (whole == name || Composition.parts(@set, whole).include?(name)) }
+        outer.any? do |way, end_id, whole|
+          way == direction && end_id == other && (whole == name || Composition.parts(@set, whole).include?(name))
+        end
       end
     end
   end

@@ -13,7 +13,10 @@ module Basalt
         name = Model::Names.clean(said[:whole].to_str)
         whole = of(context.draft, name) || context.add("information", name:)
         known = context.draft.parts_of(whole.id).map(&:name)
-        said[:items].map { |item| Model::Names.clean(item.to_str) }.reject { |item| known.include?(item) }.each { |item| context.add("item", name: item, owner_id: whole.id) }
+        said[:items]
+          .map { |item| Model::Names.clean(item.to_str) }
+          .reject { |item| known.include?(item) }
+          .each { |item| context.add("item", name: item, owner_id: whole.id) }
         raise Mistake, "#{name} would consist of itself" if parts(context.draft, name).include?(name)
       end
 
@@ -41,7 +44,11 @@ module Basalt
       def withdraw(context, said, other)
         whole = of(context.draft, Model::Names.clean(said[:whole].to_str)) or return
         stay = other ? other[:items].map { |item| Model::Names.clean(item.to_str) } : []
-        context.draft.parts_of(whole.id).reject { |item| stay.include?(item.name) }.each { |item| context.draft.apply(Change::Remove.new(id: item.id)) }
+        context
+          .draft
+          .parts_of(whole.id)
+          .reject { |item| stay.include?(item.name) }
+          .each { |item| context.draft.apply(Change::Remove.new(id: item.id)) }
       end
     end
   end

@@ -11,7 +11,9 @@ module Basalt
 
       def candidates(matcher, _node, _rest, at)
         token = matcher.token(at)
-        return matcher.expect(at, "what is done, such as “registers the report”") if token.nil? || token.mark? || (token.word? && OTHERS.include?(token.text))
+        if token.nil? || token.mark? || (token.word? && OTHERS.include?(token.text))
+          return matcher.expect(at, "what is done, such as “registers the report”")
+        end
         return yield(Statements::Naming.new(token.text), at + 1) if token.quoted?
 
         words = matcher.tokens[at..].take_while(&:word?)

@@ -15,14 +15,20 @@ module Basalt
       def slots = Sentences::SLOTS
 
       # One file a check; each registers by being there.
-      def checks = Dir[File.join(__dir__, "checks/*.rb")].map { |path| Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join) } - [Checks::FlowCheck]
+      def checks =
+        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
+          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
+        end - [Checks::FlowCheck]
 
       # What is told behind the declaration of something.
       def details(unparser, thing)
         case thing.kind
-        when "party" then SystemBoundary.tell(unparser, thing)
-        when "information" then Composition.tell(unparser, thing)
-        else []
+        when "party"
+          SystemBoundary.tell(unparser, thing)
+        when "information"
+          Composition.tell(unparser, thing)
+        else
+          []
         end
       end
     end

@@ -34,10 +34,14 @@ module Basalt
         pairs = alike.map(&:first).uniq.product(alike.map { |one| one[1] }.uniq).map { |from, to| [from, to, name] }
         whole = pairs.select { |pair| (levels(pair) - alike).empty? }
         found = (whole | alike)
-        found.reject { |one| found.any? { |other| other != one && beneath?(other, one) } || (!whole.include?(one) && whole.any? { |other| levels(other).include?(one) }) }
+        found.reject do |one|
+          found.any? { |other| other != one && beneath?(other, one) } ||
+            (!whole.include?(one) && whole.any? { |other| levels(other).include?(one) })
+        end
       end
 
-      def beneath?(inner, outer) = [0, 1].all? { |index| inner[index] == outer[index] || Levels.within?(@set, inner[index], outer[index]) }
+      def beneath?(inner, outer) =
+        [0, 1].all? { |index| inner[index] == outer[index] || Levels.within?(@set, inner[index], outer[index]) }
 
       def up(id, outer)
         chain = Levels.chain(@set, id)

@@ -34,19 +34,27 @@ module Basalt
 
       # @return [Array<Array(String, String, String, Model::Element)>] from, to, name and row of what crosses the edge
       def crossing
-        rows.filter_map do |row|
-          next unless row["gives"]
+        rows
+          .filter_map do |row|
+            next unless row["gives"]
 
-          who, to = row.target("who"), Acts.receiver(row)
-          name = Wording.bare(row["gives"])
-          if outside?(who) then [who, process.id, name, row] unless to && outside?(to)
-          elsif to && outside?(to) then [process.id, to, name, row]
+            who, to = row.target("who"), Acts.receiver(row)
+            name = Wording.bare(row["gives"])
+            if outside?(who)
+              [who, process.id, name, row] unless to && outside?(to)
+            elsif to && outside?(to)
+              [process.id, to, name, row]
+            end
           end
-        end.uniq { |from, to, name, _| [from, to, name.downcase] }
+          .uniq { |from, to, name, _| [from, to, name.downcase] }
       end
 
       # @return [Array<Array(String, String, String, Model::Element)>] the same between the processes that rows are grouped into
-      def within = rows.filter_map { |row| row["gives"] && passed(row) }.reject { |from, to, *| from == to || from.nil? || to.nil? }.uniq { |from, to, name, _| [from, to, name.downcase] }
+      def within =
+        rows
+          .filter_map { |row| row["gives"] && passed(row) }
+          .reject { |from, to, *| from == to || from.nil? || to.nil? }
+          .uniq { |from, to, name, _| [from, to, name.downcase] }
 
       private
 
@@ -56,9 +64,16 @@ module Basalt
 
       def context_steps
         wanted = crossing
-        known = @set.relations_of(process.id, "flow").select { |flow| flow.targets.all? { |id| id == process.id || %w[party system].include?(@set.element(id).kind) } }
+        known =
+          @set
+            .relations_of(process.id, "flow")
+            .select { |flow| flow.targets.all? { |id| id == process.id || %w[party system].include?(@set.element(id).kind) } }
         wanted.reject { |flow| there?(flow) }.map { |flow| adding(flow, "context") } + opening(wanted, context, "context") +
-          known.reject { |flow| wanted.any? { |from, to, name, _| from == flow.target("from") && to == flow.target("to") && carries?(flow.name, name) } }.map { |flow| dropping(flow) }
+          known
+            .reject do |flow|
+              wanted.any? { |from, to, name, _| from == flow.target("from") && to == flow.target("to") && carries?(flow.name, name) }
+            end
+            .map { |flow| dropping(flow) }
       end
 
       def level_steps
@@ -74,8 +89,8 @@ module Basalt
         from = row.container_id || receiving(row)
         to = Acts.receiver(row)
         name = Wording.bare(row["gives"])
-        return [row.target("who"), from, name, row] if outside?(row.target("who"))
-        return [from, to, name, row] if to && outside?(to)
+        return row.target("who"), from, name, row if outside?(row.target("who"))
+        return from, to, name, row if to && outside?(to)
 
         [from, to && following(row, to)&.container_id, name, row]
       end
@@ -85,12 +100,18 @@ module Basalt
       def following(row, who) = rows.drop(rows.index(row) + 1).find { |one| one.target("who") == who && one.container_id }
 
       def adding((from, to, name, row), notation)
-        Change::Step.new(act: :add, key: "add #{from} #{to} #{name}", words: "#{name(from)} gives #{name} to #{name(to)}", why: "Row #{rows.index(row) + 1}: #{name(row.target('who'))} #{row.name}.",
-                         change: lambda { |draft|
-                           Change::Add.new(kind: "flow", name:, ends: [["from", from], ["to", to]]).apply(draft)
-                           on = opened(draft, notation)
-                           [from, to, *(process.id if notation == "context")].each { |id| Change::Show.new(sheet_id: on, element_id: id).apply(draft) }
-                         })
+        Change::Step.new(
+          act: :add,
+          key: "add #{from} #{to} #{name}",
+          words: "#{name(from)} gives #{name} to #{name(to)}",
+          why: "Row #{rows.index(row) + 1}: #{name(row.target("who"))} #{row.name}.",
+          change:
+            lambda do |draft|
+              Change::Add.new(kind: "flow", name:, ends: [["from", from], ["to", to]]).apply(draft)
+              on = opened(draft, notation)
+              [from, to, *(process.id if notation == "context")].each { |id| Change::Show.new(sheet_id: on, element_id: id).apply(draft) }
+            end
+        )
       end
 
       # Flows that are there already may not be drawn yet.
@@ -99,22 +120,37 @@ module Basalt
         ids = there.flat_map { |from, to, *| [from, to] }.uniq.reject { |id| standing && @set.shown?(standing.id, id) }
         return [] if ids.empty?
 
-        [Change::Step.new(act: :add, key: "show #{notation}", words: "#{English.list(ids.map { |id| name(id) })} on the #{notation} sheet", why: "They take part, and do not stand there yet.",
-                          change: ->(draft) { opened(draft, notation).then { |on| ids.each { |id| Change::Show.new(sheet_id: on, element_id: id).apply(draft) } } })]
+        [
+          Change::Step.new(
+            act: :add,
+            key: "show #{notation}",
+            words: "#{English.list(ids.map { |id| name(id) })} on the #{notation} sheet",
+            why: "They take part, and do not stand there yet.",
+            change: ->(draft) do
+              opened(draft, notation).then { |on| ids.each { |id| Change::Show.new(sheet_id: on, element_id: id).apply(draft) } }
+            end
+          )
+        ]
       end
 
       def opened(draft, notation)
         known = draft.sheets_about(process.id).find { |one| one.notation_name == notation }
         return known.id if known
 
-        id = Opening.sheet(draft, process, notation, notation == "context" ? "#{process.name} in context" : "#{process.name}: what is done")
+        id =
+          Opening.sheet(draft, process, notation, notation == "context" ? "#{process.name} in context" : "#{process.name}: what is done")
         Change::Show.new(sheet_id: id, element_id: process.id).apply(draft) if notation == "context"
         id
       end
 
       def dropping(flow)
-        Change::Step.new(act: :drop, key: "drop #{flow.id}", words: "#{name(flow.target('from'))} gives #{flow.name} to #{name(flow.target('to'))}", why: "No row of the table tells of it.",
-                         change: ->(draft) { Change::Remove.new(id: flow.id).apply(draft) if draft.element(flow.id) })
+        Change::Step.new(
+          act: :drop,
+          key: "drop #{flow.id}",
+          words: "#{name(flow.target("from"))} gives #{flow.name} to #{name(flow.target("to"))}",
+          why: "No row of the table tells of it.",
+          change: ->(draft) { Change::Remove.new(id: flow.id).apply(draft) if draft.element(flow.id) }
+        )
       end
     end
   end

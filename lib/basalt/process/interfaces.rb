@@ -5,7 +5,7 @@ module Basalt
     # The interface list of a context: what passes between the one in the middle and its
     # neighbours, and among these.
     class Interfaces
-      HEADINGS = ["from", "to", "what", "direction", "protocol", "owner", "state"].freeze
+      HEADINGS = %w[from to what direction protocol owner state].freeze
 
       def initialize(set, sheet_id)
         @set = set
@@ -15,10 +15,20 @@ module Basalt
 
       # @return [Array<Array<String, nil>>] in the order of HEADINGS
       def rows
-        @flows.map do |flow|
-          from, to = flow.ends.map { |one| @set.element(one.target_id) }
-          [from.name, to.name, flow.name, direction(flow), flow["protocol"], flow["owner"] || [from, to].filter_map { |one| (one.kind == "system" && one["owner"]) || nil }.first, flow["state"]]
-        end.sort_by { |row| [%w[in out beside].index(row[3]), row[0], row[1], row[2]] }
+        @flows
+          .map do |flow|
+            from, to = flow.ends.map { |one| @set.element(one.target_id) }
+            [
+              from.name,
+              to.name,
+              flow.name,
+              direction(flow),
+              flow["protocol"],
+              flow["owner"] || [from, to].filter_map { |one| (one.kind == "system" && one["owner"]) || nil }.first,
+              flow["state"]
+            ]
+          end
+          .sort_by { |row| [%w[in out beside].index(row[3]), row[0], row[1], row[2]] }
       end
 
       # @return [String]

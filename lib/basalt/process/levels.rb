@@ -8,7 +8,8 @@ module Basalt
 
       # @return [Array<Model::Element>] the processes within one, in order; the topmost where it is nil
       def children(set, process_id)
-        found = process_id ? set.contents_of(process_id).select { |one| one.kind == "process" } : set.of_kind("process").reject(&:container_id)
+        found =
+          process_id ? set.contents_of(process_id).select { |one| one.kind == "process" } : set.of_kind("process").reject(&:container_id)
         found.sort_by { |one| [one["position"] || (one.ordinal + 10_000), one.ordinal] }
       end
 
@@ -34,7 +35,8 @@ module Basalt
       #
       # @return [String, nil]
       def number(set, process)
-        places = chain(set, process.id)[0..-2].map { |id| children(set, set.element(id).container_id).index { |one| one.id == id } + 1 }.reverse
+        places =
+          chain(set, process.id)[0..-2].map { |id| children(set, set.element(id).container_id).index { |one| one.id == id } + 1 }.reverse
         return if places.empty?
 
         places.one? ? "#{places.first}.0" : places.join(".")
@@ -48,7 +50,12 @@ module Basalt
 
       # @return [Boolean] whether a process that is within no other stands on the sheet of another
       def apart?(set, process)
-        process.container_id.nil? && set.sheets_of(process.id).any? { |id| set.sheets[id].subject_id && set.sheets[id].subject_id != process.id && set.sheets[id].notation.within?("process") }
+        process.container_id.nil? &&
+          set
+            .sheets_of(process.id)
+            .any? do |id|
+              set.sheets[id].subject_id && set.sheets[id].subject_id != process.id && set.sheets[id].notation.within?("process")
+            end
       end
 
       # What stands for something on the level on which a process is drawn: itself, or what it is

@@ -18,7 +18,10 @@ module Basalt
 
       def findings
         kind, lacks, words, why = self.class.looked_at.values_at(:kind, :lacks, :words, :why)
-        set.of_kind(kind).select { |thing| drawn?(thing.id) && one_sided?(thing, lacks) }.map { |thing| finding(thing.id, "#{thing.name} #{words}", why) }
+        set
+          .of_kind(kind)
+          .select { |thing| drawn?(thing.id) && one_sided?(thing, lacks) }
+          .map { |thing| finding(thing.id, "#{thing.name} #{words}", why) }
       end
 
       private

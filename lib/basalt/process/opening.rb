@@ -27,13 +27,17 @@ module Basalt
       def sheet(draft, process, notation, title)
         id = draft.new_id
         variant = draft.sheet_list.select { |one| FLOWS.include?(one.notation_name) }.map(&:variant).tally.max_by(&:last)&.first
-        draft.apply(Change::AddSheet.new(name: Change::SheetTitle.free(draft, title), notation:, id:), Change::SetSubject.new(sheet_id: id, element_id: process.id),
-                    Change::SetVariant.new(sheet_id: id, variant:))
+        draft.apply(
+          Change::AddSheet.new(name: Change::SheetTitle.free(draft, title), notation:, id:),
+          Change::SetSubject.new(sheet_id: id, element_id: process.id),
+          Change::SetVariant.new(sheet_id: id, variant:)
+        )
         id
       end
 
       # @return [Array<String>] ids of what the process deals with, as they are seen on its own level
-      def neighbours(set, process) = set.relations_of(process.id, "flow").flat_map(&:targets).map { |id| Levels.seen_from(set, id, process.id) }.uniq - [process.id]
+      def neighbours(set, process) =
+        set.relations_of(process.id, "flow").flat_map(&:targets).map { |id| Levels.seen_from(set, id, process.id) }.uniq - [process.id]
     end
   end
 end

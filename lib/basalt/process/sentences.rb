@@ -9,21 +9,32 @@ module Basalt
 
       FORMS = [
         Statements::Form.new("<from:giver> gives <name:new> to <to:receiver> {flow}") { |context, said| Flowing.join(context, said) },
-        Statements::Form.new("<party:thing(party)> is outside because <decided:text>", retract: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
-          SystemBoundary.decide(context, said[:party], Kinds::OUTSIDER, said[:decided])
-        end,
-        Statements::Form.new("<party:thing(party)> is inside because <decided:text>", retract: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }) do |context, said|
-          SystemBoundary.decide(context, said[:party], Kinds::ROLE, said[:decided])
-        end,
-        Statements::Form.new("<whole:named> consists of <items:items>", retract: ->(context, said, other) { Composition.withdraw(context, said, other) }) do |context, said|
-          Composition.say(context, said)
-        end,
-        Statements::Form.new("<who:thing(#{DOERS})> <does:doing> {activity}", retract: ->(context, said, other) { Acts.withdraw(context, said, other) }) { |context, said| Acts.say(context, said) }
+        Statements::Form.new(
+          "<party:thing(party)> is outside because <decided:text>",
+          retract: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }
+        ) { |context, said| SystemBoundary.decide(context, said[:party], Kinds::OUTSIDER, said[:decided]) },
+        Statements::Form.new(
+          "<party:thing(party)> is inside because <decided:text>",
+          retract: ->(context, said, _) { context.set(said[:party].id, "decided", nil) }
+        ) { |context, said| SystemBoundary.decide(context, said[:party], Kinds::ROLE, said[:decided]) },
+        Statements::Form.new(
+          "<whole:named> consists of <items:items>",
+          retract: ->(context, said, other) { Composition.withdraw(context, said, other) }
+        ) { |context, said| Composition.say(context, said) },
+        Statements::Form.new(
+          "<who:thing(#{DOERS})> <does:doing> {activity}",
+          retract: ->(context, said, other) { Acts.withdraw(context, said, other) }
+        ) { |context, said| Acts.say(context, said) }
       ].freeze
 
       SLOTS = {
-        giver: EndSlot.new(before: "gives"), receiver: EndSlot.new, named: NamedSlot.new, items: ItemsSlot.new, doing: DoingSlot.new,
-        nature: Statements::ChoiceSlot.new(Kinds::NATURES), flow_state: Statements::ChoiceSlot.new(Kinds::STATES)
+        giver: EndSlot.new(before: "gives"),
+        receiver: EndSlot.new,
+        named: NamedSlot.new,
+        items: ItemsSlot.new,
+        doing: DoingSlot.new,
+        nature: Statements::ChoiceSlot.new(Kinds::NATURES),
+        flow_state: Statements::ChoiceSlot.new(Kinds::STATES)
       }.freeze
 
       UNPARSERS = {
@@ -35,33 +46,75 @@ module Basalt
 
       # A quality that puts something into a process.
       def self.contained(kind, word, blocks: nil, &moving)
-        quality(kind, "#{word} <container:thing(process)>", take: moving, blocks:, tell: ->(unparser, element) { element.container_id ? [[word, unparser.thing(element.container_id)]] : [] },
-                                                            clear: ->(context, element) { context.set(element.id, "container", nil) })
+        quality(
+          kind,
+          "#{word} <container:thing(process)>",
+          take: moving,
+          blocks:,
+          tell: ->(unparser, element) { element.container_id ? [[word, unparser.thing(element.container_id)]] : [] },
+          clear: ->(context, element) { context.set(element.id, "container", nil) }
+        )
       end
 
       # A quality that tells a fact in words around one of its choices.
       def self.chosen(kind, pattern, fact, &words)
-        quality(kind, pattern, take: ->(context, element, said) { context.set(element.id, fact, said[fact.to_sym]) }, tell: ->(_, element) { element[fact] ? [words.call(element[fact])] : [] },
-                               clear: ->(context, element) { context.set(element.id, fact, nil) })
+        quality(
+          kind,
+          pattern,
+          take: ->(context, element, said) { context.set(element.id, fact, said[fact.to_sym]) },
+          tell: ->(_, element) { element[fact] ? [words.call(element[fact])] : [] },
+          clear: ->(context, element) { context.set(element.id, fact, nil) }
+        )
       end
 
-      APART = quality("process", "apart", take: ->(context, process, _) { context.set(process.id, "container", nil) }, clear: ->(*) {},
-                                          tell: ->(unparser, process) { Levels.apart?(unparser.set, process) ? [["apart"]] : [] })
+      APART =
+        quality(
+          "process",
+          "apart",
+          take: ->(context, process, _) { context.set(process.id, "container", nil) },
+          clear: ->(*) {},
+          tell: ->(unparser, process) { Levels.apart?(unparser.set, process) ? [["apart"]] : [] }
+        )
       # Rows are told in their order; a number is read as a place among those that were numbered.
-      ROW = quality("activity", "row <row:integer>", take: ->(context, activity, said) { context.set(activity.id, "row", said[:row].to_i * Change::OrderKey::ROOM) }, tell: ->(*) { [] },
-                                                     clear: ->(*) {})
-      GIVING = quality("activity", "giving <gives:words> [to <receiver:thing(#{DOERS})>]", take: ->(context, activity, said) { Acts.give(context, activity, said) },
-                                                                                           tell: ->(unparser, activity) { Acts.given(unparser, activity) },
-                                                                                           clear: ->(context, activity) { Acts.keep(context, activity) })
+      ROW =
+        quality(
+          "activity",
+          "row <row:integer>",
+          take: ->(context, activity, said) { context.set(activity.id, "row", said[:row].to_i * Change::OrderKey::ROOM) },
+          tell: ->(*) { [] },
+          clear: ->(*) {}
+        )
+      GIVING =
+        quality(
+          "activity",
+          "giving <gives:words> [to <receiver:thing(#{DOERS})>]",
+          take: ->(context, activity, said) { Acts.give(context, activity, said) },
+          tell: ->(unparser, activity) { Acts.given(unparser, activity) },
+          clear: ->(context, activity) { Acts.keep(context, activity) }
+        )
 
       QUALITIES = [
-        contained("process", "in") { |context, process, said| context.draft.apply(Moving.new(id: process.id, container_id: said[:container].id)) }, APART,
-        quality("process", "position <position:integer>"), quality("process", "done by <performer:words>"), quality(%w[process system], "purpose <purpose:words>"),
-        quality("system", "owned by <owner:words>"), quality("store", "holds <holds:words>"), quality("information", "meaning <meaning:words>"),
+        contained("process", "in") do |context, process, said|
+          context.draft.apply(Moving.new(id: process.id, container_id: said[:container].id))
+        end,
+        APART,
+        quality("process", "position <position:integer>"),
+        quality("process", "done by <performer:words>"),
+        quality(%w[process system], "purpose <purpose:words>"),
+        quality("system", "owned by <owner:words>"),
+        quality("store", "holds <holds:words>"),
+        quality("information", "meaning <meaning:words>"),
         chosen("party", "a|an <nature:nature>", "nature") { |nature| [English.article(nature), nature] },
-        quality("flow", "over <protocol:words>"), quality("flow", "owned by <owner:words>"), chosen("flow", "state <state:flow_state>", "state") { |state| ["state", state] },
-        quality("activity", "processing", fact: "processing"), GIVING, quality("activity", "when <occasion:words>"), ROW,
-        contained("activity", "within", blocks: ->(set, activity) { Levels.around(set, activity) }) { |context, activity, said| context.set(activity.id, "container", said[:container].id) }
+        quality("flow", "over <protocol:words>"),
+        quality("flow", "owned by <owner:words>"),
+        chosen("flow", "state <state:flow_state>", "state") { |state| ["state", state] },
+        quality("activity", "processing", fact: "processing"),
+        GIVING,
+        quality("activity", "when <occasion:words>"),
+        ROW,
+        contained("activity", "within", blocks: ->(set, activity) { Levels.around(set, activity) }) do |context, activity, said|
+          context.set(activity.id, "container", said[:container].id)
+        end
       ].freeze
     end
   end

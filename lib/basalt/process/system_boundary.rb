@@ -6,9 +6,7 @@ module Basalt
     # it. A person may decide otherwise, with a reason.
     class SystemBoundary
       # How somebody stands: +outside+ or not, and why in words; +decided+ where a person said so.
-      Verdict = Value.of(:party_id, :outside, :why, :decided) do
-        def outside? = outside
-      end
+      Verdict = Value.of(:party_id, :outside, :why, :decided) { def outside? = outside }
 
       class << self
         def decide(context, party, standing, reason)
@@ -19,7 +17,13 @@ module Basalt
         def tell(unparser, party)
           return [] unless party["decided"]
 
-          [unparser.say(unparser.thing(party.id), party["standing"] == Kinds::OUTSIDER ? "is outside because" : "is inside because", party["decided"])]
+          [
+            unparser.say(
+              unparser.thing(party.id),
+              party["standing"] == Kinds::OUTSIDER ? "is outside because" : "is inside because",
+              party["decided"]
+            )
+          ]
         end
       end
 
@@ -38,10 +42,17 @@ module Basalt
         gets = @activities.select { |one| Acts.receiver(one) == party.id }
         return if does.empty? && gets.empty?
 
-        return Verdict.new(party_id: party.id, outside: party["standing"] == Kinds::OUTSIDER, why: party["decided"], decided: true) if party.kind == "party" && party["decided"]
+        if party.kind == "party" && party["decided"]
+          return Verdict.new(party_id: party.id, outside: party["standing"] == Kinds::OUTSIDER, why: party["decided"], decided: true)
+        end
 
         processes = does.find { |one| one["processing"] }
-        Verdict.new(party_id: party.id, outside: processes.nil?, why: processes ? "#{processes.name}, which processes information" : reason(does, gets), decided: false)
+        Verdict.new(
+          party_id: party.id,
+          outside: processes.nil?,
+          why: processes ? "#{processes.name}, which processes information" : reason(does, gets),
+          decided: false
+        )
       end
 
       private
@@ -49,12 +60,15 @@ module Basalt
       def parties = @activities.flat_map { |one| [one.target("who"), Acts.receiver(one)].compact }.uniq.map { |id| @set.element(id) }
 
       def reason(does, gets)
-        parts = [("gives #{English.list(given(does))}" if given(does).any?), ("gets #{English.list(given(gets))}" if given(gets).any?)].compact
+        parts = [
+          ("gives #{English.list(given(does))}" if given(does).any?),
+          ("gets #{English.list(given(gets))}" if given(gets).any?)
+        ].compact
         parts = [English.list(does.map(&:name).first(2))] if parts.empty?
         "#{English.list(parts)}; nothing it does processes information"
       end
 
-      def given(rows) = rows.filter_map { |one| one["gives"] }.uniq.first(3).map { |name| "the #{name.sub(/\A(the|an?) /i, '')}" }
+      def given(rows) = rows.filter_map { |one| one["gives"] }.uniq.first(3).map { |name| "the #{name.sub(/\A(the|an?) /i, "")}" }
     end
   end
 end

@@ -13,13 +13,20 @@ module Basalt
       # @return [String]
       def text(element)
         case @column.key
-        when "name" then element.name.to_s
-        when Columns::OWNER then @set.element(element.owner_id)&.name.to_s
-        when "container" then place(element)
-        when "assumed" then element.assumed ? "yes" : ""
-        when element.description.ordered || :none then places(element)[element.id].to_s
-        when /\Aend / then open?(element) ? "" : spoken(@set.element(joined(element).target_id))
-        else @column.role ? joined(element).facts[@column.fact.name].to_s : shown(element[@column.key])
+        when "name"
+          element.name.to_s
+        when Columns::OWNER
+          @set.element(element.owner_id)&.name.to_s
+        when "container"
+          place(element)
+        when "assumed"
+          element.assumed ? "yes" : ""
+        when element.description.ordered || :none
+          places(element)[element.id].to_s
+        when /\Aend /
+          open?(element) ? "" : spoken(@set.element(joined(element).target_id))
+        else
+          @column.role ? joined(element).facts[@column.fact.name].to_s : shown(element[@column.key])
         end
       end
 
@@ -28,9 +35,21 @@ module Basalt
       # @raise [Mistake] saying what is wrong with it
       def change(element, text)
         return Change::Own.new(id: element.id, owner_id: reference(text).id) if @column.key == Columns::OWNER
-        return Change::Rejoin.new(id: element.id, role: @column.role, target_id: text.empty? && left_open?(element) ? element.ends.first.target_id : reference(text).id) if end?
-        return Change::Reorder.new(ids: siblings(element), id: element.id, place: @column.fact.read(text) || siblings(element).length) if @column.key == element.description.ordered
-        return Change::SetEnd.new(id: element.id, role: @column.role, facts: { @column.fact.name => @column.fact.read(text) }) if @column.role
+        if end?
+          return (
+            Change::Rejoin.new(
+              id: element.id,
+              role: @column.role,
+              target_id: text.empty? && left_open?(element) ? element.ends.first.target_id : reference(text).id
+            )
+          )
+        end
+        if @column.key == element.description.ordered
+          return Change::Reorder.new(ids: siblings(element), id: element.id, place: @column.fact.read(text) || siblings(element).length)
+        end
+        if @column.role
+          return Change::SetEnd.new(id: element.id, role: @column.role, facts: { @column.fact.name => @column.fact.read(text) })
+        end
         return contained(element, text.empty? ? nil : reference(text).id) if @column.reference?
         return Change::Set.new(id: element.id, fact: "assumed", value: flag(text)) if @column.key == "assumed"
 
@@ -58,13 +77,17 @@ module Basalt
         return "" unless element
         return Statements::Path.new(@set).of(element).first || element.name.to_s if element.owner_id
 
-        element.relation? && element.name.nil? ? (@unparser ||= Statements::Unparser.new(@set)).tell(element).first.to_s : element.name.to_s
+        if element.relation? && element.name.nil?
+          (@unparser ||= Statements::Unparser.new(@set)).tell(element).first.to_s
+        else
+          element.name.to_s
+        end
       end
 
       def told_apart(context, found)
         return "say it as a statement" unless found.all?(&:owner_id)
 
-        "say #{found.first(4).map { |element| context.qualified(element) }.join(' or ')}"
+        "say #{found.first(4).map { |element| context.qualified(element) }.join(" or ")}"
       end
 
       def made(name)
@@ -88,7 +111,11 @@ module Basalt
       def places(element) = @places ||= siblings(element).each_with_index.to_h { |id, index| [id, index + 1] }
 
       def contained(element, id)
-        element.description.moving ? element.description.moving.new(id: element.id, container_id: id) : Change::Set.new(id: element.id, fact: "container", value: id)
+        if element.description.moving
+          element.description.moving.new(id: element.id, container_id: id)
+        else
+          Change::Set.new(id: element.id, fact: "container", value: id)
+        end
       end
 
       def fact(element, text)
@@ -98,7 +125,13 @@ module Basalt
         Change::Set.new(id: element.id, fact: @column.key, value: whole.to_s.empty? && @column.key != "name" ? nil : whole)
       end
 
-      def unnamed(noun) = Model::Catalogue.nouns[noun] ? @set.named(Model::Catalogue.nouns[noun][0].default_name(noun).to_s).select { |e| @column.kinds.include?(e.kind) } : []
+      def unnamed(noun) =
+        if Model::Catalogue.nouns[noun]
+          @set.named(Model::Catalogue.nouns[noun][0].default_name(noun).to_s).select { |e| @column.kinds.include?(e.kind) }
+        else
+          []
+        end
+
       def joined(element) = element.ends.find { |one| one.role == @column.role }
       def place(element) = element.container_id ? @set.element(element.container_id)&.name.to_s : ""
       def shown(value) = value == true ? "yes" : value.to_s

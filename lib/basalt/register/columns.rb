@@ -14,8 +14,18 @@ module Basalt
       # @return [Array<Column>]
       def of(notation, kind)
         description = Model::Catalogue.kind(kind)
-        arranged(description, [*owner(description), *ends(description), *name(description), *facts(description), *place(description), assumed,
-                               *notation.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }])
+        arranged(
+          description,
+          [
+            *owner(description),
+            *ends(description),
+            *name(description),
+            *facts(description),
+            *place(description),
+            assumed,
+            *notation.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }
+          ]
+        )
       end
 
       # In the order that the kind gives, the others behind.
@@ -26,10 +36,32 @@ module Basalt
       end
 
       def ends(description)
-        description.ends.first(2).flat_map do |role, kinds|
-          [Column.new(key: "end #{role}", title: role, type: :reference, kinds:, role:, required: role != description.open_end, makes: description.making&.[](role)),
-           *description.end_fields.map { |field| Column.new(key: "#{field.name} of #{role}", title: "#{role} #{field.title}", type: field.type, choices: field.choices, role:, fact: field) }]
-        end
+        description
+          .ends
+          .first(2)
+          .flat_map do |role, kinds|
+            [
+              Column.new(
+                key: "end #{role}",
+                title: role,
+                type: :reference,
+                kinds:,
+                role:,
+                required: role != description.open_end,
+                makes: description.making&.[](role)
+              ),
+              *description.end_fields.map do |field|
+                Column.new(
+                  key: "#{field.name} of #{role}",
+                  title: "#{role} #{field.title}",
+                  type: field.type,
+                  choices: field.choices,
+                  role:,
+                  fact: field
+                )
+              end
+            ]
+          end
       end
 
       def owner(description)
@@ -41,12 +73,18 @@ module Basalt
       end
 
       def facts(description)
-        [*description.fields.values.reject(&:internal), *row(description)].map { |field| Column.new(key: field.name, title: field.title, type: field.type, choices: field.choices, fact: field) }
+        [*description.fields.values.reject(&:internal), *row(description)].map do |field|
+          Column.new(key: field.name, title: field.title, type: field.type, choices: field.choices, fact: field)
+        end
       end
 
       # The place of a relation that is in order among others.
       def row(description)
-        description.ordered && description.relation? ? [Model::Field.new(name: description.ordered, type: :integer, range: 1..99_999)] : []
+        if description.ordered && description.relation?
+          [Model::Field.new(name: description.ordered, type: :integer, range: 1..99_999)]
+        else
+          []
+        end
       end
 
       def place(description)

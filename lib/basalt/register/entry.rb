@@ -18,7 +18,11 @@ module Basalt
         @sheet = sheet
         @kind = Model::Catalogue.kind(kind)
         @owner_id = owner_id
-        @columns = Columns.of(sheet.notation, kind).reject { |column| owner_id && column.key == Columns::OWNER }.to_h { |column| [column.key, column] }
+        @columns =
+          Columns
+            .of(sheet.notation, kind)
+            .reject { |column| owner_id && column.key == Columns::OWNER }
+            .to_h { |column| [column.key, column] }
         @rows = cells.group_by(&:first).transform_values { |list| list.to_h { |_, key, text| [key, text.to_s.strip] } }
         @refused = []
         @made = {}
@@ -58,7 +62,9 @@ module Basalt
 
         id = row[OWN, 1] || draft.new_id
         draft.apply(addition(draft, texts, id))
-        Change::Show.new(sheet_id: @sheet.id, element_id: id).apply(draft) if !@kind.relation? && @sheet.notation.draws?(draft.element(id))
+        if !@kind.relation? && @sheet.notation.draws?(draft.element(id))
+          Change::Show.new(sheet_id: @sheet.id, element_id: id).apply(draft)
+        end
         @made[row] = id
         texts.count { |key, _| @columns[key]&.required } + fill(draft, row, id, texts.reject { |key, _| @columns[key]&.required })
       rescue Mistake => e
@@ -67,10 +73,20 @@ module Basalt
       end
 
       def addition(draft, texts, id)
-        owner = @owner_id || @columns[Columns::OWNER]&.then { |column| Cell.new(draft, @sheet, column).reference(texts[Columns::OWNER]).id }
-        ends = @columns.values.select { |column| column.reference? && column.role }.sort_by { |column| @kind.ends.keys.index(column.role) }
-        ends = ends.map { |column| [column.role, Cell.new(draft, @sheet, column).reference(texts[column.key] || texts[ends.first.key]).id] }
-        Change::Add.new(kind: @kind.name, id:, name: texts["name"], facts: first_facts(texts), owner_id: owner, ends: ends.empty? ? nil : ends)
+        owner =
+          @owner_id || @columns[Columns::OWNER]&.then { |column| Cell.new(draft, @sheet, column).reference(texts[Columns::OWNER]).id }
+        ends =
+          @columns.values.select { |column| column.reference? && column.role }.sort_by { |column| @kind.ends.keys.index(column.role) }
+        ends =
+          ends.map { |column| [column.role, Cell.new(draft, @sheet, column).reference(texts[column.key] || texts[ends.first.key]).id] }
+        Change::Add.new(
+          kind: @kind.name,
+          id:,
+          name: texts["name"],
+          facts: first_facts(texts),
+          owner_id: owner,
+          ends: ends.empty? ? nil : ends
+        )
       end
 
       # The role is part of what tells two of one name apart.

@@ -28,7 +28,9 @@ module Basalt
       # @return [Model::Element, nil] what a text by itself speaks of: a part or a relation
       def self.find(context, text, kinds)
         matcher = Matcher.new(text, context)
-        new.send(:each_other, matcher, 0) { |element, after| return element if after == matcher.tokens.length && kinds.include?(element.kind) }
+        new.send(:each_other, matcher, 0) do |element, after|
+          return element if after == matcher.tokens.length && kinds.include?(element.kind)
+        end
         nil
       end
 
@@ -59,12 +61,15 @@ module Basalt
         near(matcher, at).each do |relation|
           words = stating.words(relation)
           ways(words).each { |way| all_of(typed, way)&.then { |after| found.call(relation, after) } }
-          found.call(relation, at + 1) if matcher.token(at).quoted? && Stating.words(matcher.token(at).text) == stating.all_words(relation)
+          if matcher.token(at).quoted? && Stating.words(matcher.token(at).text) == stating.all_words(relation)
+            found.call(relation, at + 1)
+          end
         end
       end
 
       # Words with the token behind each.
-      def flat(tokens, at) = tokens.drop(at).each_with_index.flat_map { |token, index| token.text.split(" ").map { |word| [word, at + index + 1] } }
+      def flat(tokens, at) =
+        tokens.drop(at).each_with_index.flat_map { |token, index| token.text.split(" ").map { |word| [word, at + index + 1] } }
 
       # An article may be left out in front.
       def ways(words) = ARTICLES.include?(words.first) ? [words, words.drop(1)] : [words]
@@ -83,11 +88,18 @@ module Basalt
         words = flat(matcher.tokens, at).map(&:first).first(2 * ThingSlot::WORDS)
         names = words.each_index.flat_map { |from| (1..ThingSlot::WORDS).map { |count| words[from, count].join(" ") } }.uniq
         ids = names.flat_map { |name| draft.elements.ids_by(:name, name).to_a }.to_set
-        ids.flat_map { |id| draft.elements.by(:target, id) }.uniq(&:id)
-           .select { |relation| relation.endpoints.all? { |id| ids.include?(id) || unnamed?(draft, id) } }.sort_by(&:ordinal).first(MOST)
+        ids
+          .flat_map { |id| draft.elements.by(:target, id) }
+          .uniq(&:id)
+          .select { |relation| relation.endpoints.all? { |id| ids.include?(id) || unnamed?(draft, id) } }
+          .sort_by(&:ordinal)
+          .first(MOST)
       end
 
-      def unnamed?(draft, id) = draft.element(id).then { |element| element.name.nil? || element.description.default_names.value?(element.name) || element.relation? }
+      def unnamed?(draft, id) =
+        draft
+          .element(id)
+          .then { |element| element.name.nil? || element.description.default_names.value?(element.name) || element.relation? }
     end
   end
 end

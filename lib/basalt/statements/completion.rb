@@ -43,7 +43,10 @@ module Basalt
 
         known = here(kinds).first(NAMES)
         known += elsewhere(kinds).first(NAMES) if known.length < NAMES
-        known.map { |e| [e.name, e.noun] }.uniq(&:first).map { |name, noun| [Quoting.always?(name) || Quoting.doubtful?(name) ? Quoting.quote(name) : name, noun] }
+        known
+          .map { |e| [e.name, e.noun] }
+          .uniq(&:first)
+          .map { |name, noun| [Quoting.always?(name) || Quoting.doubtful?(name) ? Quoting.quote(name) : name, noun] }
       end
 
       def draft = @context.draft
@@ -58,9 +61,20 @@ module Basalt
 
       # Found by the index of names, or of kinds where no letter is typed yet: the cost does not grow with what is there.
       def elsewhere(kinds)
-        return kinds_listed(kinds).flat_map { |kind| draft.elements.ids_by(:kind, kind).first(NAMES).map { |id| draft.element(id) } }.select(&:name) if @partial.empty?
+        if @partial.empty?
+          return (
+            kinds_listed(kinds)
+              .flat_map { |kind| draft.elements.ids_by(:kind, kind).first(NAMES).map { |id| draft.element(id) } }
+              .select(&:name)
+          )
+        end
 
-        draft.elements.keys_beginning(:name, @partial, LOOKED_AT).lazy.flat_map { |name| draft.named(name) }.select { |element| kinds.include?(element.kind) }
+        draft
+          .elements
+          .keys_beginning(:name, @partial, LOOKED_AT)
+          .lazy
+          .flat_map { |name| draft.named(name) }
+          .select { |element| kinds.include?(element.kind) }
       end
 
       def kinds_listed(kinds) = Model::Catalogue.kinds.keys.select { |kind| kinds.include?(kind) }

@@ -76,7 +76,12 @@ module Basalt
       private
 
       def same(kind, name, facts, captures)
-        found = draft.named(Model::Names.clean(name)).select { |element| element.kind == kind.name && facts.all? { |fact, value| !kind.distinct_by.include?(fact) || element[fact] == value } }
+        found =
+          draft
+            .named(Model::Names.clean(name))
+            .select do |element|
+              element.kind == kind.name && facts.all? { |fact, value| !kind.distinct_by.include?(fact) || element[fact] == value }
+            end
         return found.first unless kind.distinct_by.include?("container")
 
         place = place(captures) or return found.one? ? found.first : found.find { |element| element.container_id.nil? }

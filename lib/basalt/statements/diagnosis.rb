@@ -21,7 +21,9 @@ module Basalt
 
       # @return [Misread]
       def misread
-        return Misread.new("the quote is not closed", word: @token.text[0, 40], expected: ['a closing "'], at: @token.from) if @token&.unclosed?
+        if @token&.unclosed?
+          return Misread.new("the quote is not closed", word: @token.text[0, 40], expected: ['a closing "'], at: @token.from)
+        end
         return Misread.new(@matcher.refusal, word: @token&.text, at:) if @matcher.refusal
 
         close = nearest
@@ -48,7 +50,7 @@ module Basalt
       # How a line of this notation begins.
       def beginning
         nouns = @context.sheet&.notation&.chips.to_a.first(2).map(&:first)
-        nouns.any? ? ["a kind of thing such as #{nouns.join(' or ')}", "the name of something that is known here"] : @matcher.expected
+        nouns.any? ? ["a kind of thing such as #{nouns.join(" or ")}", "the name of something that is known here"] : @matcher.expected
       end
 
       # Of the words and names that could stand there the one that is most like what stands there.
@@ -73,8 +75,10 @@ module Basalt
         words = @matcher.tokens[@matcher.furthest, 4].take_while { |token| !token.mark? }.map(&:text)
         return @token.text if words.empty?
 
-        likely = (1..words.length).map { |count| words.first(count).join(" ") }.filter_map { |words_so_far| near_pair(words_so_far, known) }
-        likely.min_by { |words_so_far, name| Model::Names.distance(words_so_far.downcase[0, 60], name.downcase[0, 60]) }&.first || words.first
+        likely =
+          (1..words.length).map { |count| words.first(count).join(" ") }.filter_map { |words_so_far| near_pair(words_so_far, known) }
+        likely.min_by { |words_so_far, name| Model::Names.distance(words_so_far.downcase[0, 60], name.downcase[0, 60]) }&.first ||
+          words.first
       end
 
       def near_pair(words, known) = Model::Names.nearest(words, known)&.then { |name| [words, name] }

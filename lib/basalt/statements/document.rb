@@ -38,7 +38,13 @@ module Basalt
         context = Context.new(draft, sheet_id:)
         later = []
         each_statement do |line, number, piece|
-          on_line(number) { at_once?(line, context, piece) || opening?(line, context, piece) ? Line.take(line, context) : later << [piece, number, context.sheet_id] }
+          on_line(number) do
+            if at_once?(line, context, piece) || opening?(line, context, piece)
+              Line.take(line, context)
+            else
+              later << [piece, number, context.sheet_id]
+            end
+          end
         end
         last = later.reject { |line| take_on(context, *line) { |form| !form.late? } && !@misread.key?(line[1]) }
         # What another line makes is there by now.
@@ -72,7 +78,9 @@ module Basalt
       end
 
       def each_statement
-        @pieces.each.with_index(1) { |piece, number| yield piece.text, number, piece unless Line.empty?(piece.text) || piece.mark == :close }
+        @pieces
+          .each
+          .with_index(1) { |piece, number| yield piece.text, number, piece unless Line.empty?(piece.text) || piece.mark == :close }
       end
 
       # The first pass makes what is declared, without qualities. What is told from its
@@ -102,7 +110,9 @@ module Basalt
 
       # Lines that say on what the following stand keep their place.
       def opening?(line, context, piece)
-        raise Misread.new("a block is closed with “#{Blocks::CLOSE}” before the next sheet") if piece.head && line.match?(/\A\s*sheet\s.*:/)
+        if piece.head && line.match?(/\A\s*sheet\s.*:/)
+          raise Misread.new("a block is closed with “#{Blocks::CLOSE}” before the next sheet")
+        end
 
         piece.head.nil? && line.match?(/\A\s*(project|sheet)\s/) && CommonForms::OPENINGS.include?(Line.read(line, context)[1])
       end
@@ -111,9 +121,7 @@ module Basalt
 
       def declare_placed(waiting, context)
         until waiting.empty?
-          left = waiting.reject do |line|
-            placed_now?(line, context)
-          end
+          left = waiting.reject { |line| placed_now?(line, context) }
           break if left.length == waiting.length
 
           waiting = left

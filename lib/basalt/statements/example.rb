@@ -20,24 +20,32 @@ module Basalt
       # @return [String, nil] nothing for what may be left out, nil where there is nothing to say
       def word(node, context)
         case node
-        when Pattern::Literal then node.words.first
-        when Pattern::Slot then filled(node, context)
-        else ""
+        when Pattern::Literal
+          node.words.first
+        when Pattern::Slot
+          filled(node, context)
+        else
+          ""
         end
       end
 
       def filled(slot, context)
         case slot.slot
-        when :thing, :things then thing(Slots.kinds(slot.arguments), context)
-        when :new, :name then "Name"
-        else Slots.fetch(slot.slot).then { |reader| reader.respond_to?(:sample) ? reader.sample : nil }
+        when :thing, :things
+          thing(Slots.kinds(slot.arguments), context)
+        when :new, :name
+          "Name"
+        else
+          Slots.fetch(slot.slot).then { |reader| reader.respond_to?(:sample) ? reader.sample : nil }
         end
       end
 
       # One that stands on the sheet, or any.
       def thing(kinds, context)
         draft = context.draft
-        found = here(kinds, context) || kinds.lazy.flat_map { |kind| draft.elements.ids_by(:kind, kind) }.map { |id| draft.element(id) }.find(&:name) or return
+        found =
+          here(kinds, context) ||
+          kinds.lazy.flat_map { |kind| draft.elements.ids_by(:kind, kind) }.map { |id| draft.element(id) }.find(&:name) or return
         Quoting.doubtful?(found.name) ? Quoting.quote(found.name) : found.name
       end
 

@@ -12,9 +12,10 @@ module Basalt
 
         # @return [Array<Form>] forms to try for a line that begins with this word
         def forms_for(word)
-          @by_opening ||= forms.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |form, table|
-            form.openings.each { |opening| table[opening.split.first] << form }
-          end
+          @by_opening ||=
+            forms.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |form, table|
+              form.openings.each { |opening| table[opening.split.first] << form }
+            end
           @open_forms ||= forms.select { |form| form.openings.empty? }
           @by_opening.fetch(word, []) + @open_forms
         end
@@ -24,16 +25,18 @@ module Basalt
 
         # @return [Array<Quality>] of things of this kind
         def qualities(kind)
-          @qualities ||= Hash.new do |table, name|
-            table[name] = (CommonForms::QUALITIES + Families.gather(:qualities)).select do |quality|
-              quality.kinds.include?(name) || quality.kinds.include?("*")
+          @qualities ||=
+            Hash.new do |table, name|
+              table[name] = (CommonForms::QUALITIES + Families.gather(:qualities)).select do |quality|
+                quality.kinds.include?(name) || quality.kinds.include?("*")
+              end
             end
-          end
           @qualities[kind]
         end
 
         # @return [Set<String>] words with which a line begins that opens a block
-        def block_words = @block_words ||= Families.gather(:qualities).select(&:blocks).flat_map { |quality| first_words(quality.nodes) }.to_set
+        def block_words =
+          @block_words ||= Families.gather(:qualities).select(&:blocks).flat_map { |quality| first_words(quality.nodes) }.to_set
 
         # @return [Set<String>] words with which a quality that waits begins
         def late_words
@@ -47,19 +50,25 @@ module Basalt
 
         # @return [Set<String>] every word that some form reads as itself
         def words
-          @words ||= (forms.flat_map { |form| literals(form.nodes) } +
-            (CommonForms::QUALITIES + Families.gather(:qualities)).flat_map { |quality| literals(quality.nodes) } +
-            Slots::WORDS).flat_map(&:split).to_set
+          @words ||=
+            (
+              forms.flat_map { |form| literals(form.nodes) } +
+                (CommonForms::QUALITIES + Families.gather(:qualities)).flat_map { |quality| literals(quality.nodes) } + Slots::WORDS
+            ).flat_map(&:split).to_set
         end
 
         # The words that may come first in a run of nodes.
         def first_words(nodes)
           nodes.each_with_object([]) do |node, found|
             case node
-            when Pattern::Literal then return found + node.words
-            when Pattern::Maybe then found.concat(first_words(node.nodes))
-            when Pattern::Qualities then found.concat(quality_words(node))
-            else return found
+            when Pattern::Literal
+              return found + node.words
+            when Pattern::Maybe
+              found.concat(first_words(node.nodes))
+            when Pattern::Qualities
+              found.concat(quality_words(node))
+            else
+              return found
             end
           end
         end
@@ -71,7 +80,8 @@ module Basalt
         private
 
         # The head of a block does nothing by itself: its lines say it.
-        def block_heads = Families.gather(:qualities).select(&:blocks).map { |quality| Form.new("#{quality.source} :", heads: quality) { |*| nil } }
+        def block_heads =
+          Families.gather(:qualities).select(&:blocks).map { |quality| Form.new("#{quality.source} :", heads: quality) { |*| nil } }
 
         def declarations
           Model::Catalogue.nouns.map do |noun, (kind, facts)|
@@ -87,16 +97,23 @@ module Basalt
         def open_literals(forms)
           forms.flat_map do |form|
             first, *rest = form.nodes
-            first.is_a?(Pattern::Slot) && %i[thing things].include?(first.slot) ? first_words(rest.drop_while { |n| n.is_a?(Pattern::Maybe) && n.nodes.first.is_a?(Pattern::Slot) }) : []
+            if first.is_a?(Pattern::Slot) && %i[thing things].include?(first.slot)
+              first_words(rest.drop_while { |n| n.is_a?(Pattern::Maybe) && n.nodes.first.is_a?(Pattern::Slot) })
+            else
+              []
+            end
           end
         end
 
         def literals(nodes)
           nodes.flat_map do |node|
             case node
-            when Pattern::Literal then node.words
-            when Pattern::Maybe then literals(node.nodes)
-            else []
+            when Pattern::Literal
+              node.words
+            when Pattern::Maybe
+              literals(node.nodes)
+            else
+              []
             end
           end
         end

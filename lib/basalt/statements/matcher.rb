@@ -81,13 +81,17 @@ module Basalt
       def match(nodes, at, captures, &found)
         node, *rest = nodes
         case node
-        when nil then yield at, captures
-        when Pattern::Literal then literal(node, rest, at, captures, &found)
+        when nil
+          yield at, captures
+        when Pattern::Literal
+          literal(node, rest, at, captures, &found)
         when Pattern::Maybe
           match(node.nodes + rest, at, captures, &found)
           match(rest, at, captures, &found)
-        when Pattern::Qualities then qualities(node, rest, at, captures, [], &found)
-        else slot(node, rest, at, captures, &found)
+        when Pattern::Qualities
+          qualities(node, rest, at, captures, [], &found)
+        else
+          slot(node, rest, at, captures, &found)
         end
       end
 
@@ -105,15 +109,17 @@ module Basalt
 
       def literal(node, rest, at, captures, &found)
         token = @tokens[at]
-        return expect(at, node.words.map { |word| "“#{word}”" }.join(" or ")) unless token && node.words.any? { |word| token.literal?(word) }
+        unless token && node.words.any? { |word| token.literal?(word) }
+          return expect(at, node.words.map { |word| "“#{word}”" }.join(" or "))
+        end
 
         match(rest, at + 1, captures, &found)
       end
 
       def slot(node, rest, at, captures, &found)
-        Slots.fetch(node.slot).candidates(self, node, rest, at) do |value, after|
-          match(rest, after, captures.merge(node.name => value), &found)
-        end
+        Slots
+          .fetch(node.slot)
+          .candidates(self, node, rest, at) { |value, after| match(rest, after, captures.merge(node.name => value), &found) }
       end
 
       def qualities(node, rest, at, captures, taken, &found)
@@ -139,21 +145,23 @@ module Basalt
       end
 
       def each_quality(node, at)
-        Grammar.qualities(node.kind).each do |quality|
-          match(quality.nodes, at, {}) { |after, values| yield quality, values, after }
-        end
+        Grammar.qualities(node.kind).each { |quality| match(quality.nodes, at, {}) { |after, values| yield quality, values, after } }
       end
 
       def slot_stops(following, token)
         first = following.first
         case first
         when Pattern::Qualities
-          Grammar.qualities(first.kind).any? do |quality|
-            head = quality.nodes.first
-            head.is_a?(Pattern::Slot) && Slots.fetch(head.slot).stops?(token)
-          end
-        when Pattern::Slot then Slots.fetch(first.slot).stops?(token)
-        else false
+          Grammar
+            .qualities(first.kind)
+            .any? do |quality|
+              head = quality.nodes.first
+              head.is_a?(Pattern::Slot) && Slots.fetch(head.slot).stops?(token)
+            end
+        when Pattern::Slot
+          Slots.fetch(first.slot).stops?(token)
+        else
+          false
         end
       end
     end

@@ -68,7 +68,8 @@ module Basalt
       def ends?(token)
         return true if token.nil? || token.mark?
 
-        plain?(token) && (English.verb_phrase?(token.text) || English::AUXILIARIES.include?(token.text) || English::PARTICLES.include?(token.text))
+        plain?(token) &&
+          (English.verb_phrase?(token.text) || English::AUXILIARIES.include?(token.text) || English::PARTICLES.include?(token.text))
       end
     end
   end

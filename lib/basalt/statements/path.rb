@@ -31,14 +31,21 @@ module Basalt
 
       # The words as they were written, quoted ones told from others.
       def joined(tokens)
-        tokens.each_cons(2).reduce([spelled(tokens.first)]) { |text, (one, other)| text << (one.to == other.from ? "" : " ") << spelled(other) }.join
+        tokens
+          .each_cons(2)
+          .reduce([spelled(tokens.first)]) { |text, (one, other)| text << (one.to == other.from ? "" : " ") << spelled(other) }
+          .join
       end
 
       def spelled(token) = token.quoted? ? Quoting.quote(token.text) : token.text
 
       # Those whose names, and what they belong to, the text can be cut into.
       def parts(text)
-        cuts(text).flat_map { |head, between, tail| @set.named(named(tail)).select { |part| part.owner_id && part.description.path == between && way?(part.owner_id, head) } }.uniq(&:id)
+        cuts(text)
+          .flat_map do |head, between, tail|
+            @set.named(named(tail)).select { |part| part.owner_id && part.description.path == between && way?(part.owner_id, head) }
+          end
+          .uniq(&:id)
       end
 
       # @return [Boolean] whether the text is the name of an element, or a path to it
@@ -47,11 +54,18 @@ module Basalt
         return true if element.name == named(text)
         return false unless element.owner_id && element.name
 
-        bare(element.name).any? { |tail| text.end_with?("#{element.description.path}#{tail}") && way?(element.owner_id, text.delete_suffix("#{element.description.path}#{tail}")) }
+        bare(element.name).any? do |tail|
+          text.end_with?("#{element.description.path}#{tail}") &&
+            way?(element.owner_id, text.delete_suffix("#{element.description.path}#{tail}"))
+        end
       end
 
       def cuts(text)
-        (1...text.length).filter_map { |at| [text[0...at], text[at], text[(at + 1)..]] if [".", " "].include?(text[at]) && text[0...at].count('"').even? && at + 1 < text.length }
+        (1...text.length).filter_map do |at|
+          if [".", " "].include?(text[at]) && text[0...at].count('"').even? && at + 1 < text.length
+            [text[0...at], text[at], text[(at + 1)..]]
+          end
+        end
       end
 
       def named(text) = text.match?(/\A".*"\z/m) ? text[1..-2].gsub('""', '"') : text

@@ -11,7 +11,10 @@ module Basalt
       Maybe = Value.of(:nodes)
       Qualities = Value.of(:kind, :separated)
 
-      PIECE = /\G\s*(?:(?<open>\[)|(?<close>\])|<(?<name>\w+):(?<slot>\w+)(?:\((?<arguments>[^)]*)\))?>|\{(?<kind>[^}]*)\}|(?<word>[^\s\[\]<>{}]+))/
+      PIECE = /
+        \G\s*(?:(?<open>\[) | (?<close>\]) | <(?<name>\w+):(?<slot>\w+)(?:\((?<arguments>[^)]*)\))?> | \{(?<kind>[^}]*)\} |
+        (?<word>[^\s\[\]<>{}]+))
+      /x
 
       # @return [Array] nodes
       def self.compile(source)
@@ -40,10 +43,14 @@ module Basalt
       private
 
       def node(piece)
-        if piece[:open] then Maybe.new(nodes:)
-        elsif piece[:slot] then Slot.new(name: piece[:name].to_sym, slot: piece[:slot].to_sym, arguments: piece[:arguments].to_s.split("|"))
-        elsif piece[:kind] then Qualities.new(kind: piece[:kind].delete_suffix(" in a row"), separated: !piece[:kind].end_with?(" in a row"))
-        else Literal.new(words: piece[:word].split("|"))
+        if piece[:open]
+          Maybe.new(nodes:)
+        elsif piece[:slot]
+          Slot.new(name: piece[:name].to_sym, slot: piece[:slot].to_sym, arguments: piece[:arguments].to_s.split("|"))
+        elsif piece[:kind]
+          Qualities.new(kind: piece[:kind].delete_suffix(" in a row"), separated: !piece[:kind].end_with?(" in a row"))
+        else
+          Literal.new(words: piece[:word].split("|"))
         end
       end
     end

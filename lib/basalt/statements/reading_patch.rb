@@ -30,7 +30,8 @@ module Basalt
       def into(draft)
         return draft unless whole
 
-        @told = Unparser.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
+        @told =
+          Unparser.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
         struck, rest = hunks.partition { |hunk| hunk.text.nil? }
         say_all(draft, rest.sort_by { |hunk| [turn(hunk), hunk.index] })
         struck.each { |hunk| attempt(draft, hunk) { |trial| delete(trial, hunk.old) } }
@@ -44,9 +45,10 @@ module Basalt
       #
       # @return [Boolean] whether all blocks are closed; otherwise nothing is taken
       def whole
-        @before, @after = @lines.values_at(:before, :after).map do |lines|
-          Blocks.of(lines).map { |piece| piece.mark ? "" : Blocks.whole(piece, context(@set)).strip }
-        end
+        @before, @after =
+          @lines
+            .values_at(:before, :after)
+            .map { |lines| Blocks.of(lines).map { |piece| piece.mark ? "" : Blocks.whole(piece, context(@set)).strip } }
         true
       rescue Misread => e
         @refused << Refused.new(index: e.line - 1, text: @lines[:after][e.line - 1].to_s.strip, reason: e.on_line(nil).message)
@@ -63,8 +65,14 @@ module Basalt
       # What stands in another order only is not different.
       def hunks
         found = Diff::LCS.sdiff(@before, @after).reject { |change| change.action == "=" }
-        gone = found.filter_map { |change| Hunk.new(change.old_element, change.new_position) if change.old_element && !Line.empty?(change.old_element) }
-        come = found.filter_map { |change| Hunk.new(nil, change.new_position, change.new_element) if change.new_element && !Line.empty?(change.new_element) }
+        gone =
+          found.filter_map do |change|
+            Hunk.new(change.old_element, change.new_position) if change.old_element && !Line.empty?(change.old_element)
+          end
+        come =
+          found.filter_map do |change|
+            Hunk.new(nil, change.new_position, change.new_element) if change.new_element && !Line.empty?(change.new_element)
+          end
         drop_moved(gone, come)
         pair(gone, come) { |hunk| topic(hunk) }
         # What was overwritten with something that cannot be understood is not lost.
@@ -94,25 +102,28 @@ module Basalt
       def topic(hunk)
         _, form, said = read(hunk.text ? scratch : @set, hunk.text || hunk.old)
         return [nil] unless form
-        return [form.declares[0].name, title(form, said)] if form.declares
+        return form.declares[0].name, title(form, said) if form.declares
 
         [form.source, *said.values.flatten(1).grep(Model::Element).map(&:name)]
       end
 
       # The model with all that the edited text declares, to understand its sentences by.
       def scratch
-        @scratch ||= Change::Draft.new(@set).tap do |draft|
-          @after.each do |line|
-            _, form, said = read(draft, line)
-            next unless form&.declares && known(draft, form, said).nil?
+        @scratch ||=
+          Change::Draft
+            .new(@set)
+            .tap do |draft|
+              @after.each do |line|
+                _, form, said = read(draft, line)
+                next unless form&.declares && known(draft, form, said).nil?
 
-            trial = Change::Draft.new(draft)
-            say(trial, line)
-            draft.merge(trial)
-          rescue Mistake
-            next
-          end
-        end
+                trial = Change::Draft.new(draft)
+                say(trial, line)
+                draft.merge(trial)
+              rescue Mistake
+                next
+              end
+            end
       end
 
       def title(form, said) = Model::Names.clean((said[:name] || form.declares[2]).to_str)
@@ -133,7 +144,11 @@ module Basalt
       end
 
       def refuse(hunk, error)
-        @refused << Refused.new(index: hunk.index || @after.length, text: written(hunk), reason: (error.is_a?(Misread) ? error.on_line(nil) : error).message)
+        @refused << Refused.new(
+          index: hunk.index || @after.length,
+          text: written(hunk),
+          reason: (error.is_a?(Misread) ? error.on_line(nil) : error).message
+        )
         false
       end
 
@@ -188,7 +203,9 @@ module Basalt
 
       def rename(draft, element, instead)
         name = instead[:name]&.then { |given| Model::Names.clean(given.to_str) }
-        raise Mistake, "#{name} is there already" if name && name != element.name && draft.named(name).any? { |other| other.kind == element.kind }
+        if name && name != element.name && draft.named(name).any? { |other| other.kind == element.kind }
+          raise Mistake, "#{name} is there already"
+        end
 
         draft.apply(Change::Set.new(id: element.id, fact: "name", value: name)) if name && name != element.name
       end
@@ -202,7 +219,12 @@ module Basalt
       def say_instead(draft, hunk, form, id)
         before = draft.elements.ceiling
         say(draft, hunk.text)
-        made = draft.elements.touched.filter_map { |touched| draft.element(touched) }.any? { |element| element.ordinal > before && element.relation? }
+        made =
+          draft
+            .elements
+            .touched
+            .filter_map { |touched| draft.element(touched) }
+            .any? { |element| element.ordinal > before && element.relation? }
         draft.apply(Change::Remove.new(id:)) if made && !form.declares && form.retract.nil? && draft.element(id)&.relation?
       end
 
@@ -222,15 +244,20 @@ module Basalt
 
       # A thing that stands elsewhere too leaves this sheet alone.
       def delete_element(draft, element)
-        if element.relation? then alike(draft, element).each { |relation| draft.apply(Change::Remove.new(id: relation.id)) }
-        elsif (draft.sheets_of(element.id) - [@sheet_id]).any? then draft.apply(Change::TakeOff.new(sheet_id: @sheet_id, element_id: element.id))
-        else draft.apply(Change::Remove.new(id: element.id))
+        if element.relation?
+          alike(draft, element).each { |relation| draft.apply(Change::Remove.new(id: relation.id)) }
+        elsif (draft.sheets_of(element.id) - [@sheet_id]).any?
+          draft.apply(Change::TakeOff.new(sheet_id: @sheet_id, element_id: element.id))
+        else
+          draft.apply(Change::Remove.new(id: element.id))
         end
       end
 
       # Relations that one sentence tells together.
       def alike(draft, relation)
-        draft.relations_of(relation.targets.first, relation.kind).select { |other| other.ends == relation.ends && other.facts == relation.facts }
+        draft
+          .relations_of(relation.targets.first, relation.kind)
+          .select { |other| other.ends == relation.ends && other.facts == relation.facts }
       end
     end
   end

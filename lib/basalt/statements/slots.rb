@@ -25,10 +25,19 @@ module Basalt
         end
 
         def own
-          { thing: ThingSlot.new, anything: AnythingSlot.new, things: ThingsSlot.new, new: NewNameSlot.new, text: TextSlot.new, name: NameSlot.new,
-            notation: NotationSlot.new, phrase: PhraseSlot.new,
-            words: WordsSlot.new, word: WordSlot.new(/\A\S+\z/, "a word"),
-            integer: WordSlot.new(/\A\d{1,9}\z/, "a whole number", quoted: false) { |text| Integer(text, 10) } }
+          {
+            thing: ThingSlot.new,
+            anything: AnythingSlot.new,
+            things: ThingsSlot.new,
+            new: NewNameSlot.new,
+            text: TextSlot.new,
+            name: NameSlot.new,
+            notation: NotationSlot.new,
+            phrase: PhraseSlot.new,
+            words: WordsSlot.new,
+            word: WordSlot.new(/\A\S+\z/, "a word"),
+            integer: WordSlot.new(/\A\d{1,9}\z/, "a whole number", quoted: false) { |text| Integer(text, 10) }
+          }
         end
       end
     end

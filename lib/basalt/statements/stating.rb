@@ -17,7 +17,7 @@ module Basalt
       class << self
         # @return [String] a sentence up to its first mark
         def short(sentence)
-          mark = Tokens.of(sentence).find { |token| token.mark? && [",", ";"].include?(token.text) }
+          mark = Tokens.of(sentence).find { |token| token.mark? && %w[, ;].include?(token.text) }
           mark ? sentence[0...mark.from].strip : sentence
         end
 
@@ -30,7 +30,10 @@ module Basalt
       def sentence(relation) = stating(relation).first.to_s
 
       def render_quoted(parts)
-        render(parts, parts.each_index.select { |index| parts[index].is_a?(Mention) }.to_h { |index| [index, Quoting.quote(text(parts[index]))] })
+        render(
+          parts,
+          parts.each_index.select { |index| parts[index].is_a?(Mention) }.to_h { |index| [index, Quoting.quote(text(parts[index]))] }
+        )
       end
 
       def text(mention) = mention.name || mention.element.name || mention.element.kind

@@ -21,17 +21,18 @@ module Basalt
 
         scanner = StringScanner.new(line.unicode_normalize(:nfc))
         tokens = []
-        until (scanner.skip(/\s+/) && scanner.eos?) || scanner.eos?
-          tokens.concat(scan(scanner))
-        end
+        tokens.concat(scan(scanner)) until (scanner.skip(/\s+/) && scanner.eos?) || scanner.eos?
         tokens
       end
 
       def scan(scanner)
         from = scanner.charpos
-        if scanner.scan(MARKS) then [token(scanner.matched, :mark, from)]
-        elsif scanner.scan(QUOTED) then [Token.new(text: scanner[1].gsub('""', '"'), type: :quoted, from:, to: scanner.charpos)] + colon(scanner)
-        elsif scanner.scan(WORD) then word(scanner.matched, from)
+        if scanner.scan(MARKS)
+          [token(scanner.matched, :mark, from)]
+        elsif scanner.scan(QUOTED)
+          [Token.new(text: scanner[1].gsub('""', '"'), type: :quoted, from:, to: scanner.charpos)] + colon(scanner)
+        elsif scanner.scan(WORD)
+          word(scanner.matched, from)
         else
           [token(scanner.rest.tap { scanner.terminate }, :unclosed, from)]
         end

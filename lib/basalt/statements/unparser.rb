@@ -24,8 +24,10 @@ module Basalt
 
       # @return [String] the whole project, with blocks
       def project
-        ([set.project && say("project", name(set.project))] + loose + set.sheet_list.flat_map { |sheet| ["", opening(sheet)] + sheet(sheet.id) })
-          .compact.join("\n").strip.concat("\n")
+        (
+          [set.project && say("project", name(set.project))] + loose +
+            set.sheet_list.flat_map { |sheet| ["", opening(sheet)] + sheet(sheet.id) }
+        ).compact.join("\n").strip.concat("\n")
       end
 
       # @return [Array<String>] the sentences of one sheet, with blocks
@@ -37,7 +39,10 @@ module Basalt
         known, fresh = in_order(set.things_on(sheet_id)).partition { |thing| @told[thing.id] }
         things = known + fresh
         told = things.map { |thing| [thing.id, declaration(thing)] }
-        told += in_order(set.relations_on(sheet_id)).reject { |relation| told_elsewhere?(sheet_id, relation) }.map { |relation| [relation.id, tell(relation)] }
+        told +=
+          in_order(set.relations_on(sheet_id))
+            .reject { |relation| told_elsewhere?(sheet_id, relation) }
+            .map { |relation| [relation.id, tell(relation)] }
         told += things.map { |thing| [thing.id, emphasis(sheet_id, thing)] }
         told.reject { |_, lines| lines.empty? }
       end
@@ -79,7 +84,9 @@ module Basalt
       # @return [String] one sentence
       def say(*parts)
         parts = parts.flatten.compact
-        return render(parts) if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && (!doubtful_names? || !WordRuns.new(set, parts).other_names?)
+        if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && (!doubtful_names? || !WordRuns.new(set, parts).other_names?)
+          return render(parts)
+        end
 
         certain(parts)
       end
@@ -91,17 +98,19 @@ module Basalt
       # @return [Array<String>]
       def say_list(subject, items)
         length = 0
-        groups = items.slice_when do |one, _|
-          length += one.flatten.sum { |part| part.to_s.length + 1 }
-          (length > LIST).tap { |full| length = 0 if full }
-        end
+        groups =
+          items.slice_when do |one, _|
+            length += one.flatten.sum { |part| part.to_s.length + 1 }
+            (length > LIST).tap { |full| length = 0 if full }
+          end
         groups.map { |group| say(*subject, *group.flat_map { |parts| [:comma, *parts] }.drop(1)) }
       end
 
       private
 
       # What is in order among others of its kind is told in that order.
-      def in_order(elements) = elements.sort_by { |element| [element.description.ordered ? Change::Reorder.key(element) : element.ordinal, element.ordinal] }
+      def in_order(elements) =
+        elements.sort_by { |element| [element.description.ordered ? Change::Reorder.key(element) : element.ordinal, element.ordinal] }
 
       # What another sheet draws as a line, and this one does not, is told there.
       def told_elsewhere?(sheet_id, relation)
@@ -117,8 +126,10 @@ module Basalt
         shown = set.placements.each.to_set(&:element_id)
         elements = set.elements.each.sort_by(&:ordinal)
         things = elements.reject { |element| element.relation? || element.owner_id || shown.include?(element.id) }
-        relations = elements.select { |element| element.relation? && set.sheet_list.none? { |sheet| set.drawn_between?(sheet.id, element) } }
-        things.sort_by { |thing| [depth(thing), thing.ordinal] }.flat_map { |thing| declaration(thing) } + relations.flat_map { |element| relation(element) }
+        relations =
+          elements.select { |element| element.relation? && set.sheet_list.none? { |sheet| set.drawn_between?(sheet.id, element) } }
+        things.sort_by { |thing| [depth(thing), thing.ordinal] }.flat_map { |thing| declaration(thing) } +
+          relations.flat_map { |element| relation(element) }
       end
 
       def depth(element)
@@ -153,8 +164,10 @@ module Basalt
 
       def emphasis(sheet_id, thing)
         shape = set.placement(sheet_id, thing.id)&.shape || {}
-        [*(say(thing(thing.id), "is emphasised as", name(shape["emphasis"])) if shape["emphasis"]),
-         *(say(thing(thing.id), "is collapsed") if Drawing::Nesting.new(set, sheet_id).closed?(thing.id))]
+        [
+          *(say(thing(thing.id), "is emphasised as", name(shape["emphasis"])) if shape["emphasis"]),
+          *(say(thing(thing.id), "is collapsed") if Drawing::Nesting.new(set, sheet_id).closed?(thing.id))
+        ]
       end
 
       def details(thing)
@@ -223,7 +236,7 @@ module Basalt
 
       def ladder(mention)
         return stated(mention.element) if mention.spoken && mention.element.relation?
-        return [*Path.new(set).of(mention.element), *bare(mention.element.name)] if mention.spoken
+        return *Path.new(set).of(mention.element), *bare(mention.element.name) if mention.spoken
 
         text = mention.name || mention.element.name
         bare = Quoting.always?(text) ? [] : [text]
@@ -250,7 +263,8 @@ module Basalt
       def understood?(parts, chosen)
         line = render(parts, chosen)
         _, form, said = Line.read(line, @context)
-        form && (form.declares || Declaration.of(line, @context).nil?) && mentioned(said) == parts.grep(Mention).map { |mention| mention.name || mention.element.id }
+        form && (form.declares || Declaration.of(line, @context).nil?) &&
+          mentioned(said) == parts.grep(Mention).map { |mention| mention.name || mention.element.id }
       rescue Misread
         false
       end
@@ -265,9 +279,12 @@ module Basalt
 
       def mentions_in(item)
         case item
-        when Model::Element then [item.id]
-        when Naming then [item.to_str]
-        else item.respond_to?(:mentions) ? item.mentions : []
+        when Model::Element
+          [item.id]
+        when Naming
+          [item.to_str]
+        else
+          item.respond_to?(:mentions) ? item.mentions : []
         end
       end
 
@@ -275,14 +292,16 @@ module Basalt
       private_constant :MARKS
 
       def render(parts, chosen = {})
-        parts.each_with_index.with_object(+"") do |(part, index), text|
-          next text << MARKS[part] if MARKS.key?(part)
+        parts
+          .each_with_index
+          .with_object(+"") do |(part, index), text|
+            next text << MARKS[part] if MARKS.key?(part)
 
-          text << " " unless text.empty? || text.end_with?("(")
-          next text << "(" if part == :open
+            text << " " unless text.empty? || text.end_with?("(")
+            next text << "(" if part == :open
 
-          text << (part.is_a?(Mention) ? chosen[index] || part.name || part.element.name : part)
-        end
+            text << (part.is_a?(Mention) ? chosen[index] || part.name || part.element.name : part)
+          end
       end
     end
   end

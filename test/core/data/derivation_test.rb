@@ -27,11 +27,13 @@ class DerivationTest < Minitest::Test
 
   def test_every_table_has_a_key_a_reason_and_a_source
     each_generated do |draft, seed|
-      draft.of_kind("table").each do |table|
-        assert(columns(draft, table).any? { |column| column["key"] }, "#{seed}: #{table.name} has no key")
-        refute_empty table["why"].to_s, "#{seed}: #{table.name}"
-        assert Data::Threads.source(draft, table), "#{seed}: #{table.name} comes from nothing"
-      end
+      draft
+        .of_kind("table")
+        .each do |table|
+          assert(columns(draft, table).any? { |column| column["key"] }, "#{seed}: #{table.name} has no key")
+          refute_empty table["why"].to_s, "#{seed}: #{table.name}"
+          assert Data::Threads.source(draft, table), "#{seed}: #{table.name} comes from nothing"
+        end
     end
   end
 
@@ -39,41 +41,49 @@ class DerivationTest < Minitest::Test
     each_generated do |draft, seed|
       tables = draft.of_kind("table").map { |table| table.name.downcase }
       assert_equal tables.uniq, tables, seed
-      draft.of_kind("table").each do |table|
-        names = columns(draft, table).map { |column| column.name.downcase }
-        assert_equal names.uniq, names, "#{seed}: #{table.name}"
-        [table.name, *names].each { |name| assert_operator name.bytesize, :<=, LONGEST, "#{seed}: #{name}" }
-        names.each { |name| assert_match(/\A[\p{L}\p{N}_]+\z/, name, seed) }
-      end
+      draft
+        .of_kind("table")
+        .each do |table|
+          names = columns(draft, table).map { |column| column.name.downcase }
+          assert_equal names.uniq, names, "#{seed}: #{table.name}"
+          [table.name, *names].each { |name| assert_operator name.bytesize, :<=, LONGEST, "#{seed}: #{name}" }
+          names.each { |name| assert_match(/\A[\p{L}\p{N}_]+\z/, name, seed) }
+        end
     end
   end
 
   def test_a_foreign_key_has_the_columns_of_the_key_it_refers_to
     each_generated do |draft, seed|
-      draft.of_kind("reference").each do |reference|
-        from, to = %w[from to].map { |role| draft.element(reference.target(role)) }
-        here, there = [reference.targets("column"), reference.targets("key")].map { |ids| ids.map { |id| draft.element(id) } }
-        assert_equal columns(draft, to).select { |column| column["key"] }.map(&:id).sort, there.map(&:id).sort, "#{seed}: #{from.name} to #{to.name}"
-        assert_equal there.map { |column| L::Types.usual(column["type"]) }, here.map { |column| L::Types.usual(column["type"]) }, "#{seed}: types of #{from.name}"
-        assert(here.all? { |column| column.owner_id == from.id }, "#{seed}: columns of #{from.name}")
-      end
+      draft
+        .of_kind("reference")
+        .each do |reference|
+          from, to = %w[from to].map { |role| draft.element(reference.target(role)) }
+          here, there = [reference.targets("column"), reference.targets("key")].map { |ids| ids.map { |id| draft.element(id) } }
+          assert_equal columns(draft, to).select { |column| column["key"] }.map(&:id).sort,
+                       there.map(&:id).sort,
+                       "#{seed}: #{from.name} to #{to.name}"
+          assert_equal there.map { |column| L::Types.usual(column["type"]) },
+                       here.map { |column| L::Types.usual(column["type"]) },
+                       "#{seed}: types of #{from.name}"
+          assert(here.all? { |column| column.owner_id == from.id }, "#{seed}: columns of #{from.name}")
+        end
     end
   end
 
   def test_columns_of_a_key_are_filled_and_come_first
     each_generated do |draft, seed|
-      draft.of_kind("table").each do |table|
-        marks = columns(draft, table).map { |column| column["key"] ? 0 : 1 }
-        assert_equal marks.sort, marks, "#{seed}: #{table.name}"
-        assert(columns(draft, table).select { |column| column["key"] }.all? { |column| column["required"] }, "#{seed}: #{table.name}")
-      end
+      draft
+        .of_kind("table")
+        .each do |table|
+          marks = columns(draft, table).map { |column| column["key"] ? 0 : 1 }
+          assert_equal marks.sort, marks, "#{seed}: #{table.name}"
+          assert(columns(draft, table).select { |column| column["key"] }.all? { |column| column["required"] }, "#{seed}: #{table.name}")
+        end
     end
   end
 
   def test_deriving_again_changes_nothing_and_undoing_takes_all_of_it_away
-    each_generated do |draft, seed|
-      assert_empty L::Derivation.new(draft).steps.map(&:words), seed
-    end
+    each_generated { |draft, seed| assert_empty L::Derivation.new(draft).steps.map(&:words), seed }
     6.times do |seed|
       base = model(GeneratedEntities.new(seed).text)
       draft = Change::Draft.new(base, ids: counter_from(5000))
@@ -125,7 +135,12 @@ class DerivationTest < Minitest::Test
     end
   end
 
-  HOUSES = { 'tables singular, case upper, keys natural' => /\A[\p{Lu}\p{N}_\p{Lo}]+\z/, "case camel" => /\A[^_\p{Lu}][^_]*\z/, "case pascal" => /\A[^_\p{Ll}][^_]*\z/, 'prefix "t_"' => /\A/ }.freeze
+  HOUSES = {
+    "tables singular, case upper, keys natural" => /\A[\p{Lu}\p{N}_\p{Lo}]+\z/,
+    "case camel" => /\A[^_\p{Lu}][^_]*\z/,
+    "case pascal" => /\A[^_\p{Ll}][^_]*\z/,
+    'prefix "t_"' => /\A/
+  }.freeze
 
   def test_a_house_has_its_own_way_of_naming
     HOUSES.each do |house, shape|
@@ -152,7 +167,18 @@ class DerivationTest < Minitest::Test
       script = Data::Physical::Script.new(draft).text
       again = Change::Draft.new(Model::WorkingSet.new, ids: counter)
       Data::Physical::Schema.new(script).into(again)
-      told = ->(set) { set.of_kind("table").to_h { |table| [table.name, columns(set, table).map { |column| [column.name, L::Types.usual(column["type"]), column["key"] == true, column["required"] == true] }] } }
+      told = ->(set) do
+        set
+          .of_kind("table")
+          .to_h do |table|
+            [
+              table.name,
+              columns(set, table).map do |column|
+                [column.name, L::Types.usual(column["type"]), column["key"] == true, column["required"] == true]
+              end
+            ]
+          end
+      end
       assert_equal told.call(draft), told.call(again), "seed #{seed}"
       assert_equal draft.of_kind("reference").length, again.of_kind("reference").length, "seed #{seed}"
     end

@@ -54,8 +54,26 @@ class EntitiesTest < Minitest::Test
   TEXT
 
   def test_everything_comes_back_with_hostile_names
-    ["Depot", "a, b", "many", "key", 'say "so"', "a Crew", "exactly one", "has", "x; y", "Crew has", "<b>&amp;", "is a kind of", "or", "meet in", "derived", "weak entity", "(x)",
-     "in Issue"].each do |name|
+    [
+      "Depot",
+      "a, b",
+      "many",
+      "key",
+      'say "so"',
+      "a Crew",
+      "exactly one",
+      "has",
+      "x; y",
+      "Crew has",
+      "<b>&amp;",
+      "is a kind of",
+      "or",
+      "meet in",
+      "derived",
+      "weak entity",
+      "(x)",
+      "in Issue"
+    ].each do |name|
       set = model(format(EVERYTHING, name: Basalt::Statements::Quoting.quote(name)))
       assert_equal facts(set), facts(model(reading(set))), "#{name}\n#{reading(set)}"
       assert_equal reading(set), reading(model(reading(set)))
@@ -94,7 +112,9 @@ class EntitiesTest < Minitest::Test
     boxes = set.things_on(sheet.id).map { |entity| set.placement(sheet.id, entity.id).box }
     boxes.combination(2) { |one, other| refute one.overlap?(other) }
     routes = set.relations_on(sheet.id).map { |line| set.placement(sheet.id, line.id).route["points"] }
-    routes.flat_map { |points| Basalt::Layout::Polyline.boxes(points) }.each { |segment| boxes.each { |box| refute box.overlap?(segment) } }
+    routes
+      .flat_map { |points| Basalt::Layout::Polyline.boxes(points) }
+      .each { |segment| boxes.each { |box| refute box.overlap?(segment) } }
   end
 
   def test_the_drawing_marks_keys_and_escapes_names

@@ -9,7 +9,10 @@ class GoingBackTest < Minitest::Test
   D = Basalt::Data
 
   def draft(text) = Basalt::Change::Draft.new(model("sheet S: entities\n#{text}"), ids: -> { SecureRandom.uuid })
-  def said(draft) = Basalt::Statements::Unparser.new(draft).project.lines.map(&:chomp).reject { |line| line.empty? || line.start_with?("sheet") }.sort
+
+  def said(draft) =
+    Basalt::Statements::Unparser.new(draft).project.lines.map(&:chomp).reject { |line| line.empty? || line.start_with?("sheet") }.sort
+
   def id(draft, name) = draft.named(name).first.id
 
   def assert_said(wanted, draft)
@@ -32,10 +35,23 @@ class GoingBackTest < Minitest::Test
   end
 
   def test_a_relationship_becomes_an_entity_with_its_attributes
-    one = draft("entity Crew\nentity Skill\na Crew holds zero or more Skill; a Skill \"is held by\" one or more Crew\nholds has certified on required")
+    one =
+      draft(
+        "entity Crew\nentity Skill\na Crew holds zero or more Skill; a Skill \"is held by\" one or more Crew\nholds has certified on " \
+        "required"
+      )
     D::Objectifying.new(id: id(one, "holds")).apply(one)
-    assert_said(["entity Crew", "entity Skill", "entity Crew Skill", "Crew Skill has certified on required",
-                 "a Crew has zero or more Crew Skill; a Crew Skill is of exactly one Crew", "a Skill has one or more Crew Skill; a Crew Skill is of exactly one Skill"], one)
+    assert_said(
+      [
+        "entity Crew",
+        "entity Skill",
+        "entity Crew Skill",
+        "Crew Skill has certified on required",
+        "a Crew has zero or more Crew Skill; a Crew Skill is of exactly one Crew",
+        "a Skill has one or more Crew Skill; a Crew Skill is of exactly one Skill"
+      ],
+      one
+    )
   end
 
   def test_two_entities_are_merged_and_an_attribute_pulled_up
@@ -44,7 +60,18 @@ class GoingBackTest < Minitest::Test
     assert_said(["entity Crew", "Crew has code key, name", "entity Site", "a Crew serves exactly one Site"], one)
     two = draft("entity Asset\nPump is a kind of Asset\nValve is a kind of Asset\nPump has bought on\nValve has bought on, size")
     D::PullingUp.new(id: id(two, "bought on")).apply(two)
-    assert_said(["entity Asset", "Asset has bought on", "entity Pump", "entity Valve", "Valve has size", "Pump is a kind of Asset", "Valve is a kind of Asset"], two)
+    assert_said(
+      [
+        "entity Asset",
+        "Asset has bought on",
+        "entity Pump",
+        "entity Valve",
+        "Valve has size",
+        "Pump is a kind of Asset",
+        "Valve is a kind of Asset"
+      ],
+      two
+    )
   end
 
   def test_turning_changes_sides_and_twice_is_as_before
@@ -60,11 +87,24 @@ class GoingBackTest < Minitest::Test
   end
 
   def test_each_relationship_is_read_back_in_two_sentences
-    { "a Work Order uses zero or more Part; a Part \"is used on\" exactly one Work Order" => ["Each Work Order uses any number of Parts.", "Each Part is used on exactly one Work Order."],
-      "a Work Order uses one or more Part" => ["Each Work Order uses one or more Parts.", "For each Part, some Work Orders (how many is open) use it."],
-      "a Work Order uses 2 to 7 Part; a Part \"is used on\" zero or one Work Order" => ["Each Work Order uses 2 to 7 Parts.", "Each Part is used on at most one Work Order."],
-      "a Part as whole contains many Part as piece" => ["Each Part (as whole) contains many Parts (as piece).",
-                                                        "For each Part (as piece), some Parts (as whole) (how many is open) contain it."] }.each do |sentence, wanted|
+    {
+      "a Work Order uses zero or more Part; a Part \"is used on\" exactly one Work Order" => [
+        "Each Work Order uses any number of Parts.",
+        "Each Part is used on exactly one Work Order."
+      ],
+      "a Work Order uses one or more Part" => [
+        "Each Work Order uses one or more Parts.",
+        "For each Part, some Work Orders (how many is open) use it."
+      ],
+      "a Work Order uses 2 to 7 Part; a Part \"is used on\" zero or one Work Order" => [
+        "Each Work Order uses 2 to 7 Parts.",
+        "Each Part is used on at most one Work Order."
+      ],
+      "a Part as whole contains many Part as piece" => [
+        "Each Part (as whole) contains many Parts (as piece).",
+        "For each Part (as piece), some Parts (as whole) (how many is open) contain it."
+      ]
+    }.each do |sentence, wanted|
       set = model("sheet S: entities\nentity Work Order\nentity Part\n#{sentence}")
       assert_equal wanted, D::ReadBack.of(set, set.of_kind("relationship").first).map(&:text)
     end

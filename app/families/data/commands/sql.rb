@@ -32,7 +32,8 @@ module Web
             draft = Basalt::Change::Draft.new(set)
             sheet_id = Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "Tables", "tables")
             Basalt::Data::Logical::Derivation.new(draft, sheet_id:).into(draft)
-            err.puts "#{file} holds no tables: #{Basalt::English.count(draft.of_kind('table').length, 'table')} derived from its entities; bin/basalt derive keeps them"
+            err.puts "#{file} holds no tables: #{Basalt::English.count(draft.of_kind("table").length,
+                                                                       "table")} derived from its entities; bin/basalt derive keeps them"
             draft
           end
         end

@@ -12,7 +12,9 @@ module Web
           def describe(parser)
             super
             parser.on("--to FILE", "where to write the whole, table and context") { |path| options[:to] = path }
-            parser.on("--about PROCESS", "the process that the table is of, where the file does not say") { |name| options[:about] = name }
+            parser.on("--about PROCESS", "the process that the table is of, where the file does not say") do |name|
+              options[:about] = name
+            end
           end
 
           private
@@ -30,15 +32,18 @@ module Web
           def frame(draft, sheet)
             about(draft, sheet) unless sheet.subject_id
             framing = Basalt::Process::Framing.new(draft, sheet.id)
-            framing.standing.verdicts.each { |verdict| out.puts "#{draft.element(verdict.party_id).name} is #{verdict.outside? ? 'outside' : 'inside'}: #{verdict.why}" }
+            framing.standing.verdicts.each do |verdict|
+              out.puts "#{draft.element(verdict.party_id).name} is #{verdict.outside? ? "outside" : "inside"}: #{verdict.why}"
+            end
             out.puts "Nothing differs: the context shows what the table tells." if framing.steps.empty?
-            framing.steps.each { |step| out.puts "#{step.act == :drop ? 'only drawn' : step.act} #{step.words}" }
+            framing.steps.each { |step| out.puts "#{step.act == :drop ? "only drawn" : step.act} #{step.words}" }
             framing.into(draft)
           end
 
           def about(draft, sheet)
             name = options[:about] || sheet.name
-            process = draft.named(name).find { |one| one.kind == "process" } || Basalt::Change::Add.new(kind: "process", name:).apply(draft)
+            process =
+              draft.named(name).find { |one| one.kind == "process" } || Basalt::Change::Add.new(kind: "process", name:).apply(draft)
             draft.apply(Basalt::Change::SetSubject.new(sheet_id: sheet.id, element_id: process.id))
           end
         end

@@ -12,9 +12,17 @@ module Basalt
         def findings
           return [] if set.of_kind("meets").empty?
 
-          Coverage.new(set).outside.first(MOST).map do |thing|
-            finding(thing.id, "#{thing.name} is outside the brief", "It meets no requirement, and nothing counts through it. Either somebody needs it and nobody said so, or it can go.")
-          end
+          Coverage
+            .new(set)
+            .outside
+            .first(MOST)
+            .map do |thing|
+              finding(
+                thing.id,
+                "#{thing.name} is outside the brief",
+                "It meets no requirement, and nothing counts through it. Either somebody needs it and nobody said so, or it can go."
+              )
+            end
         end
       end
     end

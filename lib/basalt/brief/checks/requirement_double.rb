@@ -25,14 +25,21 @@ module Basalt
         # Only those that have a word in common are compared.
         def twins(all)
           words = all.to_h { |one| [one.id, Wording.words(one["text"])] }
-          by_word = words.each_with_object(Hash.new { |table, word| table[word] = [] }) { |(id, list), table| list.each { |word| table[word] << id } }
+          by_word =
+            words.each_with_object(Hash.new { |table, word| table[word] = [] }) do |(id, list), table|
+              list.each { |word| table[word] << id }
+            end
           pairs = by_word.values.select { |ids| ids.length <= COMMON }.flat_map { |ids| ids.combination(2).to_a }.uniq
           pairs.select { |one, other| Wording.alike?(words[one], words[other]) }.map { |pair| twin(*pair.map { |id| set.element(id) }) }
         end
 
         def twin(one, other)
-          finding([other.id, one.id], "#{other.name} says what #{one.name} says", "Two of the same are met twice, altered once.",
-                  repair: repair("Drop #{other.name}", Change::Set.new(id: other.id, fact: "state", value: "dropped")))
+          finding(
+            [other.id, one.id],
+            "#{other.name} says what #{one.name} says",
+            "Two of the same are met twice, altered once.",
+            repair: repair("Drop #{other.name}", Change::Set.new(id: other.id, fact: "state", value: "dropped"))
+          )
         end
       end
     end

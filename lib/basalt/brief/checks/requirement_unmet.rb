@@ -12,7 +12,11 @@ module Basalt
           return [] if set.of_kind("meets").empty?
 
           coverage.unmet.map do |one|
-            finding(one.id, "Nothing meets #{one.name}", "#{(one['text'] || 'What it asks for').delete_suffix('.')}: no part of the design says that it is there for that.")
+            finding(
+              one.id,
+              "Nothing meets #{one.name}",
+              "#{(one["text"] || "What it asks for").delete_suffix(".")}: no part of the design says that it is there for that."
+            )
           end
         end
       end

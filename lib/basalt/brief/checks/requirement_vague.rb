@@ -11,7 +11,13 @@ module Basalt
           words = one["text"] ? Wording.vague(one["text"]) : []
           return [] if words.empty?
 
-          [finding(one.id, "#{one.name} says “#{words.first(3).join('”, “')}” without a measure", "Whether it is met would be a matter of taste. How much, how many, within what time?")]
+          [
+            finding(
+              one.id,
+              "#{one.name} says “#{words.first(3).join("”, “")}” without a measure",
+              "Whether it is met would be a matter of taste. How much, how many, within what time?"
+            )
+          ]
         end
       end
     end

@@ -8,19 +8,33 @@ module Basalt
         rule "source-changed", :warning, reads: %w[phrase marking source]
 
         def findings
-          set.of_kind("phrase").select { |phrase| phrase["became"] }.flat_map do |phrase|
-            source = set.element(phrase.owner_id)
-            Marking.things(set, phrase.id).map { |thing| found(phrase, source, thing) }
-          end
+          set
+            .of_kind("phrase")
+            .select { |phrase| phrase["became"] }
+            .flat_map do |phrase|
+              source = set.element(phrase.owner_id)
+              Marking.things(set, phrase.id).map { |thing| found(phrase, source, thing) }
+            end
         end
 
         private
 
         def found(phrase, source, thing)
           gone = phrase["became"] == Revising::GONE
-          why = gone ? "“#{phrase['quote']}” no longer stands there." : "“#{phrase['quote']}” became “#{phrase['became']}”."
-          finding([thing.id, phrase.id], "#{source.name} speaks of #{thing.name || thing.kind} otherwise now", why,
-                  repair: gone ? repair("Strike the thread", Change::Remove.new(id: phrase.id)) : repair("It still holds", *Revising.accepting(phrase)))
+          why = gone ? "“#{phrase["quote"]}” no longer stands there." : "“#{phrase["quote"]}” became “#{phrase["became"]}”."
+          finding(
+            [thing.id, phrase.id],
+            "#{source.name} speaks of #{thing.name || thing.kind} otherwise now",
+            why,
+            repair:
+              (
+                if gone
+                  repair("Strike the thread", Change::Remove.new(id: phrase.id))
+                else
+                  repair("It still holds", *Revising.accepting(phrase))
+                end
+              )
+          )
         end
       end
     end

@@ -12,7 +12,14 @@ module Basalt
         def band = "Context"
         def design? = false
         def things = %w[requirement]
-        def examples = ["requirement R1: A caller can report a leak from a phone", "requirement R1, priority must", "requirement R2: The crew sees the way to the leak"]
+
+        def examples =
+          [
+            "requirement R1: A caller can report a leak from a phone",
+            "requirement R1, priority must",
+            "requirement R2: The crew sees the way to the leak"
+          ]
+
         def chips = [%w[requirement r]]
         def size(set, thing) = Card.new(set, thing).size
         def thing_shapes(set, thing, placement) = Card.new(set, thing).shapes(placement.box)
@@ -36,7 +43,9 @@ module Basalt
 
         def candidate_positions(_set, _sheet_id, _thing, size, extent)
           extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
-          (0..60).lazy.flat_map { |row| (0...COLUMNS).map { |column| [(extent.x + (column * (size[0] + GAP))).round, (extent.y + (row * (size[1] + GAP))).round] } }
+          (0..60).lazy.flat_map do |row|
+            (0...COLUMNS).map { |column| [(extent.x + (column * (size[0] + GAP))).round, (extent.y + (row * (size[1] + GAP))).round] }
+          end
         end
 
         private

@@ -11,7 +11,11 @@ module Basalt
           relations = set.relations_of(middle.id, "relationship")
           optional = relations.filter_map { |one| step(one, middle.id) { |how_many| how_many.least&.zero? && how_many.most == 1 } }
           onwards = relations.filter_map { |one| step(one, middle.id, across: true) { |how_many| how_many.most == 1 } }
-          optional.product(onwards).reject { |lower, upper| lower == upper || direct?(lower, upper) }.map { |lower, upper| trap(middle, lower, upper) }.uniq(&:key)
+          optional
+            .product(onwards)
+            .reject { |lower, upper| lower == upper || direct?(lower, upper) }
+            .map { |lower, upper| trap(middle, lower, upper) }
+            .uniq(&:key)
         end
 
         private
@@ -27,8 +31,12 @@ module Basalt
 
         def trap(middle, lower, upper)
           low, high = [lower, upper].map { |id| set.element(id).name }
-          finding([middle.id, lower, upper], "Not every #{low} leads to #{English.article(high)} #{high}",
-                  "#{English.article(low).capitalize} #{low} without #{English.article(middle.name)} #{middle.name} belongs to no #{high}. Where it does, relate the two directly.")
+          finding(
+            [middle.id, lower, upper],
+            "Not every #{low} leads to #{English.article(high)} #{high}",
+            "#{English.article(low).capitalize} #{low} without #{English.article(middle.name)} #{middle.name} belongs to no #{high}. " \
+            "Where it does, relate the two directly."
+          )
         end
       end
     end

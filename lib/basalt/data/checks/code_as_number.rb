@@ -11,9 +11,16 @@ module Basalt
         NUMERIC = /\A(smallint|integer|int\d?|bigint|numeric.*|decimal.*)\z/i
 
         def findings
-          columns(CODE, NUMERIC).select { |one| one["generated"].nil? && set.relations_of(one.id, "reference").empty? }.map do |one|
-            mistyped(one, "is a number", "What is written with zeros or blanks in front is a text; as a number it would come back otherwise.", "varchar(20)")
-          end
+          columns(CODE, NUMERIC)
+            .select { |one| one["generated"].nil? && set.relations_of(one.id, "reference").empty? }
+            .map do |one|
+              mistyped(
+                one,
+                "is a number",
+                "What is written with zeros or blanks in front is a text; as a number it would come back otherwise.",
+                "varchar(20)"
+              )
+            end
         end
       end
     end

@@ -8,12 +8,15 @@ module Basalt
         rule "column-in-no-entity", :hint, reads: %w[column table attribute entity]
 
         def findings
-          set.of_kind("column").reject { |one| one["thread"] || set.element(one.owner_id)["thread"].nil? }.map do |one|
-            table = set.element(one.owner_id)
-            source = Threads.source(set, table)
-            mend = unsaid?(one, source) ? repair("Add it to #{source.name}", *adding(one, source)) : nil
-            finding(table.id, "#{table.name}.#{one.name} is in no entity", "Whoever confirmed the entities never saw it.", repair: mend)
-          end
+          set
+            .of_kind("column")
+            .reject { |one| one["thread"] || set.element(one.owner_id)["thread"].nil? }
+            .map do |one|
+              table = set.element(one.owner_id)
+              source = Threads.source(set, table)
+              mend = unsaid?(one, source) ? repair("Add it to #{source.name}", *adding(one, source)) : nil
+              finding(table.id, "#{table.name}.#{one.name} is in no entity", "Whoever confirmed the entities never saw it.", repair: mend)
+            end
         end
 
         private
@@ -26,9 +29,16 @@ module Basalt
 
         def adding(column, source)
           id = SecureRandom.uuid
-          facts = { "required" => column["required"], "derived" => column["generated"] ? true : nil, "rule" => column["generated"] }.compact
-          [Change::Add.new(kind: "attribute", name: words(column), owner_id: source.id, id:, facts:), Change::Set.new(id: column.id, fact: "thread", value: id),
-           Change::Set.new(id: column.id, fact: "as_derived", value: Refinement.plain(set, column))]
+          facts = {
+            "required" => column["required"],
+            "derived" => column["generated"] ? true : nil,
+            "rule" => column["generated"]
+          }.compact
+          [
+            Change::Add.new(kind: "attribute", name: words(column), owner_id: source.id, id:, facts:),
+            Change::Set.new(id: column.id, fact: "thread", value: id),
+            Change::Set.new(id: column.id, fact: "as_derived", value: Refinement.plain(set, column))
+          ]
         end
       end
     end

@@ -10,29 +10,39 @@ module Basalt
         def findings
           needs = set.of_kind("reference").select { |one| required?(one) && one.target("from") != one.target("to") }
           found = []
-          needs.each { |one| circle(one, needs)&.then { |path| found << path if found.none? { |known| known.map(&:id).sort == path.map(&:id).sort } } }
+          needs.each do |one|
+            circle(one, needs)&.then { |path| found << path if found.none? { |known| known.map(&:id).sort == path.map(&:id).sort } }
+          end
           found.map { |path| told(path) }
         end
 
         private
 
-        def required?(reference) = reference.targets("column").then { |ids| ids.any? && ids.all? { |id| set.element(id).then { |column| column["required"] || column["key"] } } }
+        def required?(reference) =
+          reference
+            .targets("column")
+            .then { |ids| ids.any? && ids.all? { |id| set.element(id).then { |column| column["required"] || column["key"] } } }
 
         def circle(start, needs, path = [start])
           return path if path.last.target("to") == start.target("from")
 
-          needs.select { |one| one.target("from") == path.last.target("to") && !path.include?(one) }.each do |one|
-            found = circle(start, needs, path + [one])
-            return found if found
-          end
+          needs
+            .select { |one| one.target("from") == path.last.target("to") && !path.include?(one) }
+            .each do |one|
+              found = circle(start, needs, path + [one])
+              return found if found
+            end
           nil
         end
 
         def told(path)
           tables = path.map { |one| one.target("from") }
-          finding(tables, "#{English.list(tables.map { |id|
-            set.element(id).name
-          })} each need a row of the next", "No row can be the first, unless the check waits for the end of the transaction.", repair: mend(path))
+          finding(
+            tables,
+            "#{English.list(tables.map { |id| set.element(id).name })} each need a row of the next",
+            "No row can be the first, unless the check waits for the end of the transaction.",
+            repair: mend(path)
+          )
         end
 
         # A reference that is no part of a key may be empty.

@@ -11,8 +11,15 @@ module Basalt
           return [] unless attribute["derived"] && attribute["rule"].nil? && attribute["source"].nil?
 
           owner = set.element(attribute.owner_id)
-          [finding(owner.id, "How #{attribute.name} of #{owner.name} is derived is not said", "Nobody could compute it, and no column or view can be made of it.",
-                   repair: repair("Take #{attribute.name} as a plain attribute", Change::Set.new(id: attribute.id, fact: "derived", value: nil)))]
+          [
+            finding(
+              owner.id,
+              "How #{attribute.name} of #{owner.name} is derived is not said",
+              "Nobody could compute it, and no column or view can be made of it.",
+              repair:
+                repair("Take #{attribute.name} as a plain attribute", Change::Set.new(id: attribute.id, fact: "derived", value: nil))
+            )
+          ]
         end
       end
     end

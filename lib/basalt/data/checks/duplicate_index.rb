@@ -8,12 +8,19 @@ module Basalt
         rule "duplicate-index", :hint, reads: %w[constraint column]
 
         def findings
-          set.of_kind("table").flat_map { |table| Tabling.constraints(set, table.id).select { |one| covered?(table, one) } }.map do |one|
-            table = set.element(one.target("table"))
-            names = one.targets("column").map { |id| set.element(id).name }
-            finding([table.id], "#{one['type'] == 'index' ? 'The index' : 'The uniqueness'} of #{table.name} over #{English.list(names)} is there already",
-                    "It costs time with every row that is written and helps no query.", repair: repair("Strike it", Change::Remove.new(id: one.id)))
-          end
+          set
+            .of_kind("table")
+            .flat_map { |table| Tabling.constraints(set, table.id).select { |one| covered?(table, one) } }
+            .map do |one|
+              table = set.element(one.target("table"))
+              names = one.targets("column").map { |id| set.element(id).name }
+              finding(
+                [table.id],
+                "#{one["type"] == "index" ? "The index" : "The uniqueness"} of #{table.name} over #{English.list(names)} is there already",
+                "It costs time with every row that is written and helps no query.",
+                repair: repair("Strike it", Change::Remove.new(id: one.id))
+              )
+            end
         end
 
         private
@@ -21,8 +28,15 @@ module Basalt
         def covered?(table, one)
           columns = one.targets("column")
           key = Tabling.columns(set, table.id).select { |column| column["key"] }.map(&:id)
-          others = Tabling.constraints(set, table.id).reject { |other| other.id == one.id || (other.targets("column") == columns && other.ordinal > one.ordinal && other["type"] == one["type"]) }
-          return key == columns || others.any? { |other| other["type"] == "unique" && other.targets("column") == columns } if one["type"] == "unique"
+          others =
+            Tabling
+              .constraints(set, table.id)
+              .reject do |other|
+                other.id == one.id || (other.targets("column") == columns && other.ordinal > one.ordinal && other["type"] == one["type"])
+              end
+          if one["type"] == "unique"
+            return key == columns || others.any? { |other| other["type"] == "unique" && other.targets("column") == columns }
+          end
 
           ([key] + others.map { |other| other.targets("column") }).any? { |list| list.first(columns.length) == columns }
         end

@@ -11,14 +11,22 @@ module Basalt
           threads = set.of_kind("table").filter_map { |table| table["thread"] }.to_set
           return [] if threads.empty?
 
-          set.of_kind("entity").reject { |entity| kept?(entity, threads) }.map do |entity|
-            finding(entity.id, "No table keeps #{entity.name}", "Tables were derived before it was there, or its table was struck. Deriving again adds it.")
-          end
+          set
+            .of_kind("entity")
+            .reject { |entity| kept?(entity, threads) }
+            .map do |entity|
+              finding(
+                entity.id,
+                "No table keeps #{entity.name}",
+                "Tables were derived before it was there, or its table was struck. Deriving again adds it."
+              )
+            end
         end
 
         private
 
-        def kept?(entity, threads) = threads.include?(Logical::SpecialisationMapping.home(set, entity).id) || Logical::SpecialisationMapping.apart(set, entity).any?
+        def kept?(entity, threads) =
+          threads.include?(Logical::SpecialisationMapping.home(set, entity).id) || Logical::SpecialisationMapping.apart(set, entity).any?
       end
     end
   end

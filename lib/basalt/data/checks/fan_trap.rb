@@ -3,19 +3,28 @@
 module Basalt
   module Data
     module Checks
-      # Two relationships that fan out from one entity: which of the one goes with which of the other cannot be told (Connolly and Begg, "Database Systems").
+      # Two relationships that fan out from one entity: which of the one goes with which of the other cannot be told
+      # (Connolly and Begg, "Database Systems").
       class FanTrap < Basalt::Checks::Check
         rule "fan-trap", :hint, reads: %w[entity relationship]
 
         def findings
-          set.of_kind("entity").flat_map do |entity|
-            fans = set.relations_of(entity.id, "relationship").filter_map { |one| fan(one, entity.id) }.uniq { |_, other| other }
-            fans.combination(2).reject { |(_, one), (_, other)| one == other || direct?(one, other) }.map do |(_, one), (_, other)|
-              names = [one, other].map { |id| set.element(id).name }
-              finding([entity.id, one, other], "Which #{names[0]} goes with which #{names[1]} cannot be told through #{entity.name}",
-                      "Both fan out from #{entity.name}. Where that matters, relate #{names[0]} and #{names[1]} directly.")
+          set
+            .of_kind("entity")
+            .flat_map do |entity|
+              fans = set.relations_of(entity.id, "relationship").filter_map { |one| fan(one, entity.id) }.uniq { |_, other| other }
+              fans
+                .combination(2)
+                .reject { |(_, one), (_, other)| one == other || direct?(one, other) }
+                .map do |(_, one), (_, other)|
+                  names = [one, other].map { |id| set.element(id).name }
+                  finding(
+                    [entity.id, one, other],
+                    "Which #{names[0]} goes with which #{names[1]} cannot be told through #{entity.name}",
+                    "Both fan out from #{entity.name}. Where that matters, relate #{names[0]} and #{names[1]} directly."
+                  )
+                end
             end
-          end
         end
 
         private
@@ -24,7 +33,10 @@ module Basalt
         def fan(relationship, id)
           here = relationship.ends.find { |joined| joined.target_id == id }
           across = relationship.ends.find { |joined| joined.target_id != id } or return
-          [relationship, across.target_id] if Cardinality.read(across.facts["cardinality"]).most == Float::INFINITY && Cardinality.read(here.facts["cardinality"]).most == 1
+          if Cardinality.read(across.facts["cardinality"]).most == Float::INFINITY &&
+             Cardinality.read(here.facts["cardinality"]).most == 1
+            [relationship, across.target_id]
+          end
         end
 
         def direct?(one, other) = set.relations_of(one, "relationship").any? { |relationship| relationship.targets.include?(other) }

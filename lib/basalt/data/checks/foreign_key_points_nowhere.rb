@@ -8,11 +8,18 @@ module Basalt
         rule "foreign-key-points-nowhere", :error, reads: %w[reference column constraint]
 
         def findings
-          set.of_kind("reference").reject { |reference| sound?(reference) }.map do |reference|
-            from, to = %w[from to].map { |role| set.element(reference.target(role)) }
-            finding([reference.id, from.id, to.id], "#{from.name} refers to #{to.name}, and no key of it",
-                    "A row could not tell which one it means: the columns referred to have to be the key, or unique.", repair: mend(reference, to))
-          end
+          set
+            .of_kind("reference")
+            .reject { |reference| sound?(reference) }
+            .map do |reference|
+              from, to = %w[from to].map { |role| set.element(reference.target(role)) }
+              finding(
+                [reference.id, from.id, to.id],
+                "#{from.name} refers to #{to.name}, and no key of it",
+                "A row could not tell which one it means: the columns referred to have to be the key, or unique.",
+                repair: mend(reference, to)
+              )
+            end
         end
 
         private
@@ -32,11 +39,16 @@ module Basalt
         # What it refers to becomes unique; where that is open, the reference goes.
         def mend(reference, to)
           keys = reference.targets("key")
-          return repair("Strike the reference", Change::Remove.new(id: reference.id)) if keys.empty? || keys.length != reference.targets("column").length
+          if keys.empty? || keys.length != reference.targets("column").length
+            return repair("Strike the reference", Change::Remove.new(id: reference.id))
+          end
 
           names = keys.map { |id| set.element(id).name }
           ends = [["table", to.id], *keys.map { |id| ["column", id] }]
-          repair("Make #{names.join(', ')} of #{to.name} unique", Change::Add.new(kind: "constraint", facts: { "type" => "unique" }, ends:))
+          repair(
+            "Make #{names.join(", ")} of #{to.name} unique",
+            Change::Add.new(kind: "constraint", facts: { "type" => "unique" }, ends:)
+          )
         end
       end
     end

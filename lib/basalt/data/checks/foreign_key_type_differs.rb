@@ -8,10 +8,18 @@ module Basalt
         rule "foreign-key-type-differs", :error, reads: %w[reference column]
 
         def findings
-          set.of_kind("reference").flat_map do |reference|
-            pairs = reference.targets("column").zip(reference.targets("key")).filter_map { |ids| ids.map { |id| id && set.element(id) }.then { |pair| pair.include?(nil) ? nil : pair } }
-            pairs.reject { |column, key| Logical::Types.same?(column["type"], key["type"]) }.map { |column, key| differing(reference, column, key) }
-          end
+          set
+            .of_kind("reference")
+            .flat_map do |reference|
+              pairs =
+                reference
+                  .targets("column")
+                  .zip(reference.targets("key"))
+                  .filter_map { |ids| ids.map { |id| id && set.element(id) }.then { |pair| pair.include?(nil) ? nil : pair } }
+              pairs
+                .reject { |column, key| Logical::Types.same?(column["type"], key["type"]) }
+                .map { |column, key| differing(reference, column, key) }
+            end
         end
 
         private
@@ -19,8 +27,12 @@ module Basalt
         def differing(reference, column, key)
           table, target = %w[from to].map { |role| set.element(reference.target(role)).name }
           types = [column, key].map { |one| one["type"] || "without a type" }
-          finding([reference.id, reference.target("from")], "#{table}.#{column.name} is #{types[0]}, #{target}.#{key.name} is #{types[1]}", "A foreign key has to hold exactly what the key holds.",
-                  repair: repair("Make #{column.name} #{types[1]}", Change::Set.new(id: column.id, fact: "type", value: key["type"])))
+          finding(
+            [reference.id, reference.target("from")],
+            "#{table}.#{column.name} is #{types[0]}, #{target}.#{key.name} is #{types[1]}",
+            "A foreign key has to hold exactly what the key holds.",
+            repair: repair("Make #{column.name} #{types[1]}", Change::Set.new(id: column.id, fact: "type", value: key["type"]))
+          )
         end
       end
     end

@@ -11,9 +11,11 @@ module Basalt
           all = set.of_kind("entity")
           return [] if all.length < 2
 
-          all.select { |entity| set.relations_of(entity.id, "relationship", "specialisation", "dependence", "participation").empty? }.map do |entity|
-            finding(entity.id, "#{entity.name} is related to nothing", "Either a relationship is missing or nobody needs it here.")
-          end
+          all
+            .select { |entity| set.relations_of(entity.id, "relationship", "specialisation", "dependence", "participation").empty? }
+            .map do |entity|
+              finding(entity.id, "#{entity.name} is related to nothing", "Either a relationship is missing or nobody needs it here.")
+            end
         end
       end
     end

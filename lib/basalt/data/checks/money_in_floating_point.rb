@@ -11,7 +11,9 @@ module Basalt
         FLOATING = /\A(real|float\d*|float\(\d+\)|double precision)\z/i
 
         def findings
-          columns(MONEY, FLOATING).map { |one| mistyped(one, "keeps money as #{one['type']}", "Sums of such numbers are off by fractions that add up.", "numeric(12,2)") }
+          columns(MONEY, FLOATING).map do |one|
+            mistyped(one, "keeps money as #{one["type"]}", "Sums of such numbers are off by fractions that add up.", "numeric(12,2)")
+          end
         end
       end
     end

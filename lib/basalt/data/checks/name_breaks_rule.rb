@@ -7,16 +7,28 @@ module Basalt
       class NameBreaksRule < Basalt::Checks::Check
         rule "name-breaks-rule", :hint, reads: %w[table column convention]
 
-        SHAPES = { "snake" => /\A[^A-Z]*\z/, "upper" => /\A[^a-z]*\z/, "camel" => /\A[^A-Z_][^_]*\z/, "pascal" => /\A[^a-z_][^_]*\z/ }.freeze
+        SHAPES = {
+          "snake" => /\A[^A-Z]*\z/,
+          "upper" => /\A[^a-z]*\z/,
+          "camel" => /\A[^A-Z_][^_]*\z/,
+          "pascal" => /\A[^a-z_][^_]*\z/
+        }.freeze
 
         def findings
           house = Logical::Conventions.of(set)
-          set.of_kind("table", "column").reject { |one| fits?(house, one.name) }.map do |one|
-            owner = one.owner_id ? set.element(one.owner_id) : one
-            better = house.name(one.name.gsub(/([a-z0-9])([A-Z])/, '\\1 \\2').tr("_", " "))
-            finding(owner.id, "#{one.name}#{" of #{owner.name}" if one.owner_id} is not named as the house names", "Names are in #{house.case} case here, of #{house.longest} bytes at most.",
-                    repair: repair("Call it #{better}", Change::Set.new(id: one.id, fact: "name", value: better)))
-          end
+          set
+            .of_kind("table", "column")
+            .reject { |one| fits?(house, one.name) }
+            .map do |one|
+              owner = one.owner_id ? set.element(one.owner_id) : one
+              better = house.name(one.name.gsub(/([a-z0-9])([A-Z])/, '\\1 \\2').tr("_", " "))
+              finding(
+                owner.id,
+                "#{one.name}#{" of #{owner.name}" if one.owner_id} is not named as the house names",
+                "Names are in #{house.case} case here, of #{house.longest} bytes at most.",
+                repair: repair("Call it #{better}", Change::Set.new(id: one.id, fact: "name", value: better))
+              )
+            end
         end
 
         private

@@ -10,7 +10,14 @@ module Basalt
         def about(table)
           return [] if Tabling.columns(set, table.id).any? { |one| one["key"] }
 
-          [finding(table.id, "#{table.name} has no primary key", "Two rows could be the same, and nothing could refer to one of them.", repair: mend(table))]
+          [
+            finding(
+              table.id,
+              "#{table.name} has no primary key",
+              "Two rows could be the same, and nothing could refer to one of them.",
+              repair: mend(table)
+            )
+          ]
         end
 
         private
@@ -20,8 +27,20 @@ module Basalt
           known = Tabling.column(set, table.id, name)
           return repair("Make #{name} its key", Change::Set.new(id: known.id, fact: "key", value: true)) if known
 
-          repair("Number its rows: #{name}",
-                 Change::Add.new(kind: "column", name:, owner_id: table.id, facts: { "type" => Logical::Types::KEY, "key" => true, "required" => true, "generated" => "identity" }))
+          repair(
+            "Number its rows: #{name}",
+            Change::Add.new(
+              kind: "column",
+              name:,
+              owner_id: table.id,
+              facts: {
+                "type" => Logical::Types::KEY,
+                "key" => true,
+                "required" => true,
+                "generated" => "identity"
+              }
+            )
+          )
         end
       end
     end

@@ -8,22 +8,37 @@ module Basalt
         rule "no-unique-for-natural-key", :warning, reads: %w[table column constraint attribute]
 
         def findings
-          set.of_kind("table").filter_map do |table|
-            source = Threads.source(set, table)
-            next unless source&.kind == "entity" && table["thread"] == source.id
+          set
+            .of_kind("table")
+            .filter_map do |table|
+              source = Threads.source(set, table)
+              next unless source&.kind == "entity" && table["thread"] == source.id
 
-            natural = natural(table, source)
-            next if natural.empty? || unique?(table, natural)
+              natural = natural(table, source)
+              next if natural.empty? || unique?(table, natural)
 
-            finding(table.id, "#{English.list(natural.map(&:name))} of #{table.name} may occur twice",
-                    "It tells one #{source.name} from another, and the number that is the key does not keep it from being entered again.", repair: mend(table, natural))
-          end
+              finding(
+                table.id,
+                "#{English.list(natural.map(&:name))} of #{table.name} may occur twice",
+                "It tells one #{source.name} from another, and the number that is the key does not keep it from being entered again.",
+                repair: mend(table, natural)
+              )
+            end
         end
 
         private
 
         def mend(table, natural)
-          repair("Make it unique", Change::Add.new(kind: "constraint", facts: { "type" => "unique" }, ends: [["table", table.id], *natural.map { |one| ["column", one.id] }]))
+          repair(
+            "Make it unique",
+            Change::Add.new(
+              kind: "constraint",
+              facts: {
+                "type" => "unique"
+              },
+              ends: [["table", table.id], *natural.map { |one| ["column", one.id] }]
+            )
+          )
         end
 
         def natural(table, entity)

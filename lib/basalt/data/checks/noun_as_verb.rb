@@ -11,10 +11,16 @@ module Basalt
           return [] if one.name == Relating::UNSAID
 
           names = one.targets.map { |id| set.element(id).name }
-          [one.name, one["back"]].compact.reject { |verb| English.verb_phrase?(verb) }.map do |verb|
-            finding(one.id, "“#{verb}” is not a verb",
-                    "“#{English.article(names[0]).capitalize} #{names[0]} #{verb} #{English.article(names[1])} #{names[1]}” is no sentence that anybody can confirm.")
-          end
+          [one.name, one["back"]].compact
+            .reject { |verb| English.verb_phrase?(verb) }
+            .map do |verb|
+              finding(
+                one.id,
+                "“#{verb}” is not a verb",
+                "“#{English.article(names[0]).capitalize} #{names[0]} #{verb} #{English.article(names[1])} #{names[1]}” is no sentence " \
+                "that anybody can confirm."
+              )
+            end
         end
       end
     end

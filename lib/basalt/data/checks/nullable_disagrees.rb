@@ -8,16 +8,26 @@ module Basalt
         rule "nullable-disagrees", :warning, reads: %w[column relationship attribute]
 
         def findings
-          set.of_kind("column").filter_map do |column|
-            must = must?(column)
-            next if must.nil? || must == (column["required"] || column["key"] ? true : false)
+          set
+            .of_kind("column")
+            .filter_map do |column|
+              must = must?(column)
+              next if must.nil? || must == (column["required"] || column["key"] ? true : false)
 
-            table = set.element(column.owner_id)
-            said = Threads.path(set, column["thread"])
-            message = must ? "may be empty, and #{said} must not" : "has to be filled, and #{said} need not"
-            finding(table.id, "#{table.name}.#{column.name} #{message}", "What was confirmed about the entities and what the database holds are not the same.",
-                    repair: repair(must ? "Require it" : "Let it be empty", Change::Set.new(id: column.id, fact: "required", value: must ? true : nil)))
-          end
+              table = set.element(column.owner_id)
+              said = Threads.path(set, column["thread"])
+              message = must ? "may be empty, and #{said} must not" : "has to be filled, and #{said} need not"
+              finding(
+                table.id,
+                "#{table.name}.#{column.name} #{message}",
+                "What was confirmed about the entities and what the database holds are not the same.",
+                repair:
+                  repair(
+                    must ? "Require it" : "Let it be empty",
+                    Change::Set.new(id: column.id, fact: "required", value: must ? true : nil)
+                  )
+              )
+            end
         end
 
         private
@@ -35,8 +45,10 @@ module Basalt
         # One of an entity that has a table of its own; a key stands unique and required.
         def attribute?(attribute)
           owner = set.element(attribute.owner_id)
-          attribute["required"] || attribute["key"] ? true : false if owner.kind == "entity" && Logical::SpecialisationMapping.home(set,
-                                                                                                                                    owner).id == owner.id && !attribute["many"] && !attribute["kept"]
+          if owner.kind == "entity" && Logical::SpecialisationMapping.home(set, owner).id == owner.id && !attribute["many"] &&
+             !attribute["kept"]
+            attribute["required"] || attribute["key"] ? true : false
+          end
         end
 
         def foreign?(column, relationship)

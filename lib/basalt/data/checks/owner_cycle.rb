@@ -8,13 +8,24 @@ module Basalt
         rule "owner-cycle", :error, reads: %w[entity dependence]
 
         def findings
-          set.of_kind("dependence").filter_map do |dependence|
-            weak, owner = %w[weak owner].map { |role| set.element(dependence.target(role)) }
-            next unless first_of_circle?(dependence)
+          set
+            .of_kind("dependence")
+            .filter_map do |dependence|
+              weak, owner = %w[weak owner].map { |role| set.element(dependence.target(role)) }
+              next unless first_of_circle?(dependence)
 
-            finding([weak.id, owner.id], "#{weak.name} and #{owner.name} own each other", "Each would be told from others by the other, and in the end by nothing.",
-                    repair: repair("Let #{weak.name} not depend on #{owner.name}", Change::Remove.new(id: dependence.id), *standing(weak, dependence)))
-          end
+              finding(
+                [weak.id, owner.id],
+                "#{weak.name} and #{owner.name} own each other",
+                "Each would be told from others by the other, and in the end by nothing.",
+                repair:
+                  repair(
+                    "Let #{weak.name} not depend on #{owner.name}",
+                    Change::Remove.new(id: dependence.id),
+                    *standing(weak, dependence)
+                  )
+              )
+            end
         end
 
         private
@@ -28,10 +39,13 @@ module Basalt
         def circle(dependence, path = [dependence])
           return path if path.last.target("owner") == dependence.target("weak")
 
-          Dependence.of(set, path.last.target("owner")).reject { |one| path.include?(one) }.each do |one|
-            found = circle(dependence, path + [one])
-            return found if found
-          end
+          Dependence
+            .of(set, path.last.target("owner"))
+            .reject { |one| path.include?(one) }
+            .each do |one|
+              found = circle(dependence, path + [one])
+              return found if found
+            end
           nil
         end
 

@@ -12,8 +12,14 @@ module Basalt
 
           one = English.singular(entity.name)
           taken = set.named(one).any? { |other| other.kind == "entity" }
-          [finding(entity.id, "#{entity.name} is named for more than one", "An entity is named for a single one of it, so that sentences about it read: #{English.article(one)} #{one}.",
-                   repair: taken ? nil : repair("Call it #{one}", Change::Set.new(id: entity.id, fact: "name", value: one)))]
+          [
+            finding(
+              entity.id,
+              "#{entity.name} is named for more than one",
+              "An entity is named for a single one of it, so that sentences about it read: #{English.article(one)} #{one}.",
+              repair: taken ? nil : repair("Call it #{one}", Change::Set.new(id: entity.id, fact: "name", value: one))
+            )
+          ]
         end
       end
     end

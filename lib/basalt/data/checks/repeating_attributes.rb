@@ -11,9 +11,17 @@ module Basalt
 
         def about(owner)
           numbered = Describing.of(set, owner.id).select { |attribute| stem(attribute) }.group_by { |attribute| stem(attribute).downcase }
-          numbered.values.select { |list| list.length > 1 }.map do |list|
-            finding(owner.id, "#{English.list(list.map(&:name))} of #{owner.name} are one attribute", "The next one would not fit, and none of them can be searched for alone.", repair: mend(list))
-          end
+          numbered
+            .values
+            .select { |list| list.length > 1 }
+            .map do |list|
+              finding(
+                owner.id,
+                "#{English.list(list.map(&:name))} of #{owner.name} are one attribute",
+                "The next one would not fit, and none of them can be searched for alone.",
+                repair: mend(list)
+              )
+            end
         end
 
         private

@@ -12,8 +12,14 @@ module Basalt
 
           owner = one.owner_id ? set.element(one.owner_id) : one
           better = one.kind == "table" ? "#{one.name}_table" : "#{English.singular(owner.name)}_#{one.name}"
-          [finding(owner.id, "#{one.name}#{" of #{owner.name}" if one.owner_id} is a reserved word", "It has to stand in double quotes in every query, and somebody will forget.",
-                   repair: repair("Call it #{better}", Change::Set.new(id: one.id, fact: "name", value: better)))]
+          [
+            finding(
+              owner.id,
+              "#{one.name}#{" of #{owner.name}" if one.owner_id} is a reserved word",
+              "It has to stand in double quotes in every query, and somebody will forget.",
+              repair: repair("Call it #{better}", Change::Set.new(id: one.id, fact: "name", value: better))
+            )
+          ]
         end
       end
     end

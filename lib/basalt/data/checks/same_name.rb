@@ -9,8 +9,13 @@ module Basalt
 
         def findings
           things = set.of_kind("entity", "meeting").group_by { |one| flat(one.name) }.values.select { |list| list.length > 1 }
-          things.map { |list| finding(list.map(&:id), "#{named(list)} are written differently only", "People will take them for the same, and so will most databases.") } +
-            set.of_kind("entity", "relationship", "meeting").flat_map { |owner| attributes(owner) }
+          things.map do |list|
+            finding(
+              list.map(&:id),
+              "#{named(list)} are written differently only",
+              "People will take them for the same, and so will most databases."
+            )
+          end + set.of_kind("entity", "relationship", "meeting").flat_map { |owner| attributes(owner) }
         end
 
         private
@@ -19,10 +24,19 @@ module Basalt
         def flat(name) = name.downcase.gsub(/[\s_-]+/, "")
 
         def attributes(owner)
-          Describing.of(set, owner.id).group_by { |one| flat(one.name) }.values.select { |list| list.length > 1 }.map do |list|
-            finding(owner.id, "#{named(list)} of #{owner.name} are written differently only", "One of them is a copy, and the two will come to differ.",
-                    repair: repair("Strike “#{list.last.name}”", Change::Remove.new(id: list.last.id)))
-          end
+          Describing
+            .of(set, owner.id)
+            .group_by { |one| flat(one.name) }
+            .values
+            .select { |list| list.length > 1 }
+            .map do |list|
+              finding(
+                owner.id,
+                "#{named(list)} of #{owner.name} are written differently only",
+                "One of them is a copy, and the two will come to differ.",
+                repair: repair("Strike “#{list.last.name}”", Change::Remove.new(id: list.last.id))
+              )
+            end
         end
       end
     end

@@ -13,8 +13,13 @@ module Basalt
           return [] unless one.ends.any? { |joined| open?(joined) }
 
           names = one.ends.select { |joined| open?(joined) }.map { |joined| English.plural(set.element(joined.target_id).name) }
-          [finding(one.id, "It is open how many #{English.list(names.uniq)} there are", "#{one.name}: tables can be derived, on the safe side, but what the database has to hold is not known.")
-            .with(severity: ready?(one) ? :warning : :hint)]
+          [
+            finding(
+              one.id,
+              "It is open how many #{English.list(names.uniq)} there are",
+              "#{one.name}: tables can be derived, on the safe side, but what the database has to hold is not known."
+            ).with(severity: ready?(one) ? :warning : :hint)
+          ]
         end
 
         private

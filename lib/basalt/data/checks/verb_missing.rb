@@ -11,7 +11,13 @@ module Basalt
           return [] unless one.name == Relating::UNSAID
 
           names = one.targets.map { |id| set.element(id).name }
-          [finding(one.id, "Nobody said how #{names.join(' and ')} are related", "Without a verb the sentence cannot be confirmed by anybody.")]
+          [
+            finding(
+              one.id,
+              "Nobody said how #{names.join(" and ")} are related",
+              "Without a verb the sentence cannot be confirmed by anybody."
+            )
+          ]
         end
       end
     end

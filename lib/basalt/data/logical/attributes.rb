@@ -14,7 +14,10 @@ module Basalt
 
         # @return [Array<Column>]
         def columns
-          Describing.of(@set, @owner.id).reject { |attribute| attribute["many"] || attribute["kept"] || left_out?(attribute) }.flat_map { |attribute| of(attribute) }
+          Describing
+            .of(@set, @owner.id)
+            .reject { |attribute| attribute["many"] || attribute["kept"] || left_out?(attribute) }
+            .flat_map { |attribute| of(attribute) }
         end
 
         # @return [Array<Column>] of one attribute
@@ -23,8 +26,16 @@ module Basalt
           words = [*before, attribute["many"] ? English.singular(attribute.name) : attribute.name]
           return parts.flat_map { |part| of(part, words, key: key || part["key"], required: required || part["required"]) } if parts.any?
 
-          [Column.new(thread: attribute.id, name: @house.column(words.join(" ")), type: @house.type(words.join(" ")), key: key ? true : false, required: key || required ? true : false,
-                      generated: generated(attribute))]
+          [
+            Column.new(
+              thread: attribute.id,
+              name: @house.column(words.join(" ")),
+              type: @house.type(words.join(" ")),
+              key: key ? true : false,
+              required: key || required ? true : false,
+              generated: generated(attribute)
+            )
+          ]
         end
 
         private

@@ -9,11 +9,18 @@ module Basalt
         KIND = "convention"
         # What is chosen, with the choices; the first is what holds where nothing was chosen.
         CHOICES = {
-          "tables" => %w[plural singular], "case" => %w[snake camel pascal upper], "keys" => %w[surrogate natural],
-          "derived" => ["left out", "generated"], "minimums" => ["not held", "by trigger"]
+          "tables" => %w[plural singular],
+          "case" => %w[snake camel pascal upper],
+          "keys" => %w[surrogate natural],
+          "derived" => ["left out", "generated"],
+          "minimums" => ["not held", "by trigger"]
         }.freeze
         # Patterns with the words in braces that they may hold.
-        PATTERNS = { "key" => ["{entity} id", %w[entity]], "foreign key" => ["{entity} id", %w[entity key]], "joining table" => ["{one} {other}", %w[one verb other]] }.freeze
+        PATTERNS = {
+          "key" => ["{entity} id", %w[entity]],
+          "foreign key" => ["{entity} id", %w[entity key]],
+          "joining table" => ["{one} {other}", %w[one verb other]]
+        }.freeze
         LONGEST = 63
 
         # @param set [Model::WorkingSet, Change::Draft]
@@ -37,7 +44,11 @@ module Basalt
         def type(words) = own_types.find { |word, _| words.match?(/\b#{Regexp.escape(word)}\b/i) }&.last || Types.guess(words)
 
         # @return [Array<Array(String, String)>] word and type
-        def own_types = @facts["types"].to_s.split(";").filter_map { |entry| entry.split(":", 2).map(&:strip).then { |pair| pair if pair.length == 2 && pair.none?(&:empty?) } }
+        def own_types =
+          @facts["types"]
+            .to_s
+            .split(";")
+            .filter_map { |entry| entry.split(":", 2).map(&:strip).then { |pair| pair if pair.length == 2 && pair.none?(&:empty?) } }
 
         # @return [String] the name of a table for what is called so
         def table(words) = name(tables == "plural" ? English.plural(words) : English.singular(words))
@@ -63,10 +74,14 @@ module Basalt
           parts = words.unicode_normalize(:nfc).scan(/[\p{L}\p{N}]+/).map(&:downcase)
           parts = ["unnamed"] if parts.empty?
           case self.case
-          when "snake" then parts.join("_")
-          when "upper" then parts.join("_").upcase
-          when "pascal" then parts.map(&:capitalize).join
-          else parts.first + parts.drop(1).map(&:capitalize).join
+          when "snake"
+            parts.join("_")
+          when "upper"
+            parts.join("_").upcase
+          when "pascal"
+            parts.map(&:capitalize).join
+          else
+            parts.first + parts.drop(1).map(&:capitalize).join
           end
         end
 
@@ -75,7 +90,7 @@ module Basalt
           return name if name.bytesize <= longest
 
           mark = format("%04x", name.each_byte.reduce(7) { |sum, byte| ((sum * 31) + byte) % 65_536 })
-          "#{name.byteslice(0, longest - 5).scrub('')}_#{mark}"
+          "#{name.byteslice(0, longest - 5).scrub("")}_#{mark}"
         end
       end
     end

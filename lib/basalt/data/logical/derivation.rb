@@ -16,15 +16,21 @@ module Basalt
           @sources = from && sources(from)
           @wanted = mapping.tables.select { |table| concerned?(table.thread) }
           @views = mapping.views.select { |view| concerned?(view.thread) }
-          @known = set.of_kind("table").select { |table| table["thread"] && concerned?(table["thread"]) }.to_h { |table| [table["thread"], table] }
+          @known =
+            set
+              .of_kind("table")
+              .select { |table| table["thread"] && concerned?(table["thread"]) }
+              .to_h { |table| [table["thread"], table] }
         end
 
         # @return [Array<Change::Step>] in the order in which they are to be done
         def steps
-          @steps ||= begin
-            merges = @wanted.map { |table| TableMerge.new(@set, table, @known[table.thread], @sheet_id) }
-            merges.flat_map(&:steps) + merges.flat_map(&:joining_steps) + gone + ViewMerge.new(@set, @views, @sheet_id) { |thread| concerned?(thread) }.steps
-          end
+          @steps ||=
+            begin
+              merges = @wanted.map { |table| TableMerge.new(@set, table, @known[table.thread], @sheet_id) }
+              merges.flat_map(&:steps) + merges.flat_map(&:joining_steps) + gone +
+                ViewMerge.new(@set, @views, @sheet_id) { |thread| concerned?(thread) }.steps
+            end
         end
 
         # @param keys [Array<String>, nil] of the steps to take; nil for all
@@ -51,8 +57,12 @@ module Basalt
         def gone
           (@known.keys - @wanted.map(&:thread)).map do |thread|
             table = @known[thread]
-            Change::Step.new(act: :drop, key: "drop #{thread}", words: "table #{table.name}: what it came from is no longer there",
-                             change: ->(draft) { Change::Remove.new(id: table.id).apply(draft) if draft.element(table.id) })
+            Change::Step.new(
+              act: :drop,
+              key: "drop #{thread}",
+              words: "table #{table.name}: what it came from is no longer there",
+              change: ->(draft) { Change::Remove.new(id: table.id).apply(draft) if draft.element(table.id) }
+            )
           end
         end
       end

@@ -18,13 +18,14 @@ module Basalt
 
         # @return [Array<Table>]
         def tables
-          @tables ||= begin
-            @entities.reject { |entity| SpecialisationMapping.apart(@set, entity).any? }.each { |entity| draft_of(entity) }
-            @entities.each { |entity| many_valued(entity) }
-            relationships.each { |relationship| related(relationship) }
-            meetings.each { |meeting| joined(meeting) }
-            distinct(@drafts.values.uniq.map(&:finished))
-          end
+          @tables ||=
+            begin
+              @entities.reject { |entity| SpecialisationMapping.apart(@set, entity).any? }.each { |entity| draft_of(entity) }
+              @entities.each { |entity| many_valued(entity) }
+              relationships.each { |relationship| related(relationship) }
+              meetings.each { |meeting| joined(meeting) }
+              distinct(@drafts.values.uniq.map(&:finished))
+            end
         end
 
         # @return [Array<View>] what derived attributes look at other tables for
@@ -40,7 +41,9 @@ module Basalt
           home = SpecialisationMapping.home(@set, entity)
           return draft_of(home) if home.id != entity.id
 
-          @drafts.fetch(entity.id) { (@drafts[entity.id] = TableDraft.new(entity.id, house.table(entity.name))).tap { |draft| fill(draft, entity) } }
+          @drafts.fetch(entity.id) do
+            (@drafts[entity.id] = TableDraft.new(entity.id, house.table(entity.name))).tap { |draft| fill(draft, entity) }
+          end
         end
 
         # Adds columns that refer to the key of an entity.
@@ -50,9 +53,18 @@ module Basalt
         # @return [Array<Column>]
         def refer(draft, entity, thread:, role: entity.name, key: false, required: false)
           target = draft_of(entity)
-          columns = key_of(entity).map do |column|
-            draft.add(Column.new(thread: "#{thread}/#{column.thread}", name: foreign_name(role, entity, column), type: column.type, key:, required: key || required))
-          end
+          columns =
+            key_of(entity).map do |column|
+              draft.add(
+                Column.new(
+                  thread: "#{thread}/#{column.thread}",
+                  name: foreign_name(role, entity, column),
+                  type: column.type,
+                  key:,
+                  required: key || required
+                )
+              )
+            end
           draft.refer(Reference.new(thread:, columns: columns.map(&:thread), table: target.thread, to: key_of(entity).map(&:thread)))
           columns
         end
@@ -64,16 +76,22 @@ module Basalt
 
         # @param optional [Boolean] where the row may be without what has the attributes
         def attributes(draft, owner, key: false, optional: false)
-          Attributes.new(@set, house, owner).columns.each do |column|
-            draft.add(key ? column : column.with(key: false, required: !optional && (column.required || column.key)))
-          end
+          Attributes
+            .new(@set, house, owner)
+            .columns
+            .each { |column| draft.add(key ? column : column.with(key: false, required: !optional && (column.required || column.key))) }
         end
 
         # The period during which a row holds; when it began is part of the key.
         def period(draft, thread)
           draft.add(Column.new(thread: "#{thread}/from", name: house.column("valid from"), type: "date", key: true, required: true))
           draft.add(Column.new(thread: "#{thread}/until", name: house.column("valid until"), type: "date"))
-          draft.check(Check.new(thread: "#{thread}/period", expression: "#{SQLName.quote(house.column('valid until'))} > #{SQLName.quote(house.column('valid from'))}"))
+          draft.check(
+            Check.new(
+              thread: "#{thread}/period",
+              expression: "#{SQLName.quote(house.column("valid until"))} > #{SQLName.quote(house.column("valid from"))}"
+            )
+          )
           draft.say("What held when is kept: the day from which a row holds is part of its key.")
         end
 
@@ -83,13 +101,18 @@ module Basalt
         private
 
         def view(entity)
-          computed = Describing.of(@set, entity.id).select { |attribute| attribute["derived"] && Computed.new(@set, house, attribute).view? }
+          computed =
+            Describing.of(@set, entity.id).select { |attribute| attribute["derived"] && Computed.new(@set, house, attribute).view? }
           return if computed.empty?
 
           table = draft_of(entity).name
-          columns = computed.map { |attribute| "(#{attribute['rule']}) AS #{SQLName.quote(house.column(attribute.name))}" }
-          View.new(thread: "#{entity.id}/computed", name: house.name("#{table} computed"), query: "SELECT #{SQLName.quote(table)}.*, #{columns.join(', ')} FROM #{SQLName.quote(table)}",
-                   why: computed.map { |attribute| Computed.new(@set, house, attribute).why }.join(" "))
+          columns = computed.map { |attribute| "(#{attribute["rule"]}) AS #{SQLName.quote(house.column(attribute.name))}" }
+          View.new(
+            thread: "#{entity.id}/computed",
+            name: house.name("#{table} computed"),
+            query: "SELECT #{SQLName.quote(table)}.*, #{columns.join(", ")} FROM #{SQLName.quote(table)}",
+            why: computed.map { |attribute| Computed.new(@set, house, attribute).why }.join(" ")
+          )
         end
 
         def relationships
@@ -99,19 +122,30 @@ module Basalt
 
         def meetings
           ids = @entities.to_set(&:id)
-          @set.of_kind("meeting").select { |meeting| NaryRelationship.of(@set, meeting.id).then { |all| all.length > 1 && all.all? { |one| ids.include?(one.target("entity")) } } }
+          @set
+            .of_kind("meeting")
+            .select do |meeting|
+              NaryRelationship.of(@set, meeting.id).then { |all| all.length > 1 && all.all? { |one| ids.include?(one.target("entity")) } }
+            end
         end
 
         def fill(draft, entity)
-          draft.say("#{house.name(entity.name) == draft.name ? 'It' : "A row of #{draft.name}"} holds one #{entity.name}.")
+          draft.say("#{house.name(entity.name) == draft.name ? "It" : "A row of #{draft.name}"} holds one #{entity.name}.")
           general = Specialising.generals(@set, entity.id).first
-          if general && SpecialisationMapping.apart(@set, general).any? then whole_key(draft, entity, general)
-          elsif general then special_key(draft, entity, general)
-          elsif Dependence.weak?(entity) then weak_key(draft, entity)
-          else own_key(draft, entity)
+          if general && SpecialisationMapping.apart(@set, general).any?
+            whole_key(draft, entity, general)
+          elsif general
+            special_key(draft, entity, general)
+          elsif Dependence.weak?(entity)
+            weak_key(draft, entity)
+          else
+            own_key(draft, entity)
           end
           SpecialisationMapping.new(self, @set, entity).fill(draft)
-          Describing.of(@set, entity.id).select { |attribute| attribute["derived"] }.each { |attribute| Computed.new(@set, house, attribute).why&.then { |why| draft.say(why) } }
+          Describing
+            .of(@set, entity.id)
+            .select { |attribute| attribute["derived"] }
+            .each { |attribute| Computed.new(@set, house, attribute).why&.then { |why| draft.say(why) } }
         end
 
         # @param owners [Array<Model::Element>] whose attributes the table holds
@@ -119,7 +153,16 @@ module Basalt
           natural = owners.flat_map { |owner| Attributes.new(@set, house, owner).columns.select(&:key) }
           return owners.each { |owner| attributes(draft, owner, key: true) } unless house.surrogate? || natural.empty?
 
-          draft.add(Column.new(thread: "#{entity.id}/key", name: house.key(entity.name), type: Types::KEY, key: true, required: true, generated: "identity"))
+          draft.add(
+            Column.new(
+              thread: "#{entity.id}/key",
+              name: house.key(entity.name),
+              type: Types::KEY,
+              key: true,
+              required: true,
+              generated: "identity"
+            )
+          )
           owners.each { |owner| attributes(draft, owner) }
           return draft.say("Nothing tells one #{entity.name} from another, so rows are numbered.") if natural.empty?
 
@@ -130,40 +173,64 @@ module Basalt
         def weak_key(draft, entity)
           Dependence.of(@set, entity.id).each { |one| refer(draft, @set.element(one.target("owner")), thread: one.id, key: true) }
           partial = Describing.of(@set, entity.id).select { |attribute| attribute["partial"] || attribute["key"] }.map(&:id)
-          Attributes.new(@set, house, entity).columns.each { |column| draft.add(partial.include?(column.thread) ? column.with(key: true, required: true) : column) }
-          draft.say("#{English.article(entity.name).capitalize} #{entity.name} is told from others by its owner#{partial.any? ? ' and its partial key' : ''}.")
+          Attributes
+            .new(@set, house, entity)
+            .columns
+            .each { |column| draft.add(partial.include?(column.thread) ? column.with(key: true, required: true) : column) }
+          draft.say(
+            "#{English.article(entity.name).capitalize} #{entity.name} is told from others by its owner" \
+            "#{partial.any? ? " and its partial key" : ""}."
+          )
         end
 
         # All that the general entity has stands here, since it has no table.
         def whole_key(draft, entity, general)
           own_key(draft, entity, [general, entity])
-          draft.say("It holds all of a #{general.name} too, which has no table of its own.".sub("of a ", "of #{English.article(general.name)} "))
+          draft.say(
+            "It holds all of a #{general.name} too, which has no table of its own.".sub("of a ", "of #{English.article(general.name)} ")
+          )
           draft.say("One that is several kinds stands in several tables.") if general["split"] == "overlapping"
         end
 
         def special_key(draft, entity, general)
           refer(draft, general, thread: "#{entity.id}/general", role: entity.name, key: true)
           attributes(draft, entity)
-          draft.say("#{English.article(entity.name).capitalize} #{entity.name} is a kind of #{general.name}: its key is that of the #{general.name}.")
+          draft.say(
+            "#{English.article(entity.name).capitalize} #{entity.name} is a kind of #{general.name}: " \
+            "its key is that of the #{general.name}."
+          )
         end
 
         # A relationship of an entity without a table is one of each of its kinds.
         def related(relationship)
-          one, other = relationship.ends.map { |joined| SpecialisationMapping.apart(@set, @set.element(joined.target_id)).then { |kinds| kinds.empty? ? [nil] : kinds } }
+          one, other =
+            relationship.ends.map do |joined|
+              SpecialisationMapping.apart(@set, @set.element(joined.target_id)).then { |kinds| kinds.empty? ? [nil] : kinds }
+            end
           one.product(other).each { |kinds| Relation.new(self, @set, relationship, kinds).map }
         end
 
         def many_valued(entity)
           homes = SpecialisationMapping.apart(@set, entity)
-          Describing.of(@set, entity.id).select { |attribute| attribute["many"] || attribute["kept"] }.each do |attribute|
-            homes.empty? ? listed(attribute, entity, attribute.id) : homes.each { |home| listed(attribute, home, "#{attribute.id}/#{home.id}") }
-          end
+          Describing
+            .of(@set, entity.id)
+            .select { |attribute| attribute["many"] || attribute["kept"] }
+            .each do |attribute|
+              if homes.empty?
+                listed(attribute, entity, attribute.id)
+              else
+                homes.each { |home| listed(attribute, home, "#{attribute.id}/#{home.id}") }
+              end
+            end
         end
 
         def listed(attribute, entity, thread)
           draft = joining(thread, house.table("#{entity.name} #{English.singular(attribute.name)}"))
           refer(draft, entity, thread: "#{thread}/owner", key: true)
-          Attributes.new(@set, house, entity).of(attribute).each { |column| draft.add(column.with(key: attribute["many"] ? true : false, required: true)) }
+          Attributes
+            .new(@set, house, entity)
+            .of(attribute)
+            .each { |column| draft.add(column.with(key: attribute["many"] ? true : false, required: true)) }
           how_many = attribute["many"] ? "many #{English.plural(attribute.name)}" : "a #{attribute.name} at every time"
           draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{how_many}, so they have a table of their own.")
           period(draft, thread) if attribute["kept"]
@@ -172,19 +239,29 @@ module Basalt
         # The key of a meeting leaves out whom the others determine.
         def joined(meeting)
           draft = joining(meeting.id, house.table(meeting.name))
-          NaryRelationship.of(@set, meeting.id).each do |one|
-            joined = one.ends.last
-            alone = Cardinality.read(joined.facts["cardinality"]).most == 1
-            refer(draft, @set.element(joined.target_id), thread: one.id, role: joined.facts["role"] || @set.element(joined.target_id).name, key: !alone, required: true)
-          end
+          NaryRelationship
+            .of(@set, meeting.id)
+            .each do |one|
+              joined = one.ends.last
+              alone = Cardinality.read(joined.facts["cardinality"]).most == 1
+              refer(
+                draft,
+                @set.element(joined.target_id),
+                thread: one.id,
+                role: joined.facts["role"] || @set.element(joined.target_id).name,
+                key: !alone,
+                required: true
+              )
+            end
           attributes(draft, meeting, key: true)
           draft.say("One row for each time that they meet; whom the others determine is not in the key.")
           period(draft, meeting.id) if meeting["kept"]
         end
 
         def foreign_name(role, entity, column)
-          house.foreign_key(role, column.thread.end_with?("/key") ? "id" : column.name.delete_prefix("#{house.column(entity.name)}_"))
-               .then { |name| key_of(entity).one? ? name : house.column("#{role} #{column.name}") }
+          house
+            .foreign_key(role, column.thread.end_with?("/key") ? "id" : column.name.delete_prefix("#{house.column(entity.name)}_"))
+            .then { |name| key_of(entity).one? ? name : house.column("#{role} #{column.name}") }
         end
 
         # Two tables never have the same name.

@@ -31,11 +31,16 @@ module Basalt
         def many?(cardinality) = cardinality.most.nil? || cardinality.most > 1
         def entity(joined) = @kinds[joined.role] || @set.element(joined.target_id)
         def thread = [@relationship.id, *@kinds.values.map(&:id)].join("/")
-        def role(joined) = joined.facts["role"] || (@relationship.targets.uniq.one? ? "#{@relationship.name} #{entity(joined).name}" : entity(joined).name)
+
+        def role(joined) =
+          joined.facts["role"] || (@relationship.targets.uniq.one? ? "#{@relationship.name} #{entity(joined).name}" : entity(joined).name)
 
         # The owner's key is in the weak entity's table already.
         def within_key
-          weak = [@one, @other].find { |joined| Dependence.of(@set, joined.target_id).any? { |one| Dependence.identifying(@set, one)&.id == @relationship.id } }
+          weak =
+            [@one, @other].find do |joined|
+              Dependence.of(@set, joined.target_id).any? { |one| Dependence.identifying(@set, one)&.id == @relationship.id }
+            end
           @mapping.attributes(@mapping.draft_of(entity(weak)), @relationship)
         end
 
@@ -50,7 +55,9 @@ module Basalt
           draft.arc(@relationship.id, columns.first, must:) if @kinds.key?(to.role)
           @mapping.attributes(draft, @relationship, optional: !required)
           draft.unique(Uniqueness.new(thread: "#{thread}/one", columns: columns.map(&:thread))) if unique
-          draft.say("#{clause(at, to)} stands in #{English.list(columns.map(&:name))}#{', once at most' if unique}.#{reason(at, to, unique)}")
+          draft.say(
+            "#{clause(at, to)} stands in #{English.list(columns.map(&:name))}#{", once at most" if unique}.#{reason(at, to, unique)}"
+          )
           least(draft, to, at, columns)
         end
 
@@ -59,7 +66,9 @@ module Basalt
 
         def reason(at, to, unique)
           return "" unless unique
-          return " It is on this side because neither side must have the other." if [@how_many_one, @how_many_other].none? { |how_many| how_many.least == 1 }
+          if [@how_many_one, @how_many_other].none? { |how_many| how_many.least == 1 }
+            return " It is on this side because neither side must have the other."
+          end
 
           " It is on this side because every #{entity(at).name} has #{English.article(entity(to).name)} #{entity(to).name}."
         end
@@ -72,12 +81,21 @@ module Basalt
 
         def joining
           draft = @mapping.joining(thread, @mapping.house.joining(entity(@one).name, @relationship.name, entity(@other).name))
-          columns = [[@one, @how_many_one], [@other, @how_many_other]].each_with_index.map do |(joined, how_many), index|
-            @mapping.refer(draft, entity(joined), thread: "#{thread}/#{joined.role}", role: role(joined),
-                                                  key: many?(how_many) || (!many?(@how_many_one) && !many?(@how_many_other) && index == 1), required: true)
-          end
+          columns =
+            [[@one, @how_many_one], [@other, @how_many_other]].each_with_index.map do |(joined, how_many), index|
+              @mapping.refer(
+                draft,
+                entity(joined),
+                thread: "#{thread}/#{joined.role}",
+                role: role(joined),
+                key: many?(how_many) || (!many?(@how_many_one) && !many?(@how_many_other) && index == 1),
+                required: true
+              )
+            end
           @mapping.attributes(draft, @relationship, key: true)
-          draft.say("#{clause(@one, @other)}, and the other way round there may be many too: a row for each pair.") unless @relationship["kept"]
+          unless @relationship["kept"]
+            draft.say("#{clause(@one, @other)}, and the other way round there may be many too: a row for each pair.")
+          end
           @mapping.period(draft, thread) if @relationship["kept"]
           undecided(draft)
           least(draft, @one, @other, columns.first)
@@ -85,7 +103,9 @@ module Basalt
         end
 
         def undecided(draft)
-          draft.say("How many there are is not decided yet; many on both sides is the safe reading.") if [@how_many_one, @how_many_other].any? { |how_many| how_many.most.nil? }
+          if [@how_many_one, @how_many_other].any? { |how_many| how_many.most.nil? }
+            draft.say("How many there are is not decided yet; many on both sides is the safe reading.")
+          end
         end
 
         # What a foreign key cannot hold: that there is at least one, or so many.
@@ -95,11 +115,23 @@ module Basalt
           cardinality = Cardinality.read(to.facts["cardinality"])
           return if cardinality.most == 1 || cardinality.least.to_i.zero?
 
-          title = "That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts['cardinality']} #{English.plural(entity(to).name)}"
+          title =
+            "That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts["cardinality"]} " \
+            "#{English.plural(entity(to).name)}"
           return draft.say("#{title} is not held by the database.") unless @mapping.house.triggers? && @kinds.empty? && at_home?(from)
 
-          @mapping.draft_of(entity(from)).minimum(Minimum.new(thread: "#{thread}/least #{from.role}", of: draft.thread, columns: columns.map(&:thread), least: cardinality.least))
-          draft.say("#{title} is looked at when a transaction ends#{', as far as the least goes' unless cardinality.most.nil? || cardinality.most == Float::INFINITY}.")
+          @mapping.draft_of(entity(from)).minimum(
+            Minimum.new(
+              thread: "#{thread}/least #{from.role}",
+              of: draft.thread,
+              columns: columns.map(&:thread),
+              least: cardinality.least
+            )
+          )
+          draft.say(
+            "#{title} is looked at when a transaction ends" \
+            "#{", as far as the least goes" unless cardinality.most.nil? || cardinality.most == Float::INFINITY}."
+          )
         end
 
         def clause(from, to)

@@ -23,7 +23,9 @@ module Basalt
           return "nothing is a kind of #{name}" if Specialising.kinds(set, entity.id).empty?
           return "#{English.article(name)} #{name} need not be any of them" unless entity["complete"]
           return "#{English.article(name)} #{name} is a kind of something itself" if Specialising.generals(set, entity.id).any?
-          return "others are told apart by the #{name} they belong to" if Dependence.weak?(entity) || set.relations_of(entity.id, "dependence").any?
+          if Dependence.weak?(entity) || set.relations_of(entity.id, "dependence").any?
+            return "others are told apart by the #{name} they belong to"
+          end
 
           "#{name} meets others, which need one table to refer to" if set.relations_of(entity.id, "participation").any?
         end
@@ -42,7 +44,9 @@ module Basalt
 
         def fill(draft)
           kinds = Specialising.kinds(@set, @entity.id)
-          draft.say("Its kinds cannot have the only tables: #{SpecialisationMapping.obstacle(@set, @entity)}.") if @entity["strategy"] == APART
+          if @entity["strategy"] == APART
+            draft.say("Its kinds cannot have the only tables: #{SpecialisationMapping.obstacle(@set, @entity)}.")
+          end
           return if kinds.empty? || @entity["strategy"] != TOGETHER
 
           @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)
@@ -55,12 +59,30 @@ module Basalt
         private
 
         def flags(draft, kinds)
-          kinds.each { |kind| draft.add(Column.new(thread: "#{kind.id}/flag", name: @mapping.house.column("is #{kind.name}"), type: "boolean", required: true, default: "false")) }
+          kinds.each do |kind|
+            draft.add(
+              Column.new(
+                thread: "#{kind.id}/flag",
+                name: @mapping.house.column("is #{kind.name}"),
+                type: "boolean",
+                required: true,
+                default: "false"
+              )
+            )
+          end
           draft.say("Its kinds are kept in the same row, with a flag for each, since one can be several of them.")
         end
 
         def discriminator(draft, kinds)
-          column = draft.add(Column.new(thread: "#{@entity.id}/kind", name: @mapping.house.column("#{@entity.name} kind"), type: "varchar(60)", required: @entity["complete"] ? true : false))
+          column =
+            draft.add(
+              Column.new(
+                thread: "#{@entity.id}/kind",
+                name: @mapping.house.column("#{@entity.name} kind"),
+                type: "varchar(60)",
+                required: @entity["complete"] ? true : false
+              )
+            )
           listed = kinds.map { |kind| "'#{kind.name.gsub("'", "''")}'" }.join(", ")
           draft.check(Check.new(thread: "#{@entity.id}/kinds", expression: "#{SQLName.quote(column.name)} IN (#{listed})"))
           draft.say("Its kinds are kept in the same row; #{column.name} tells which.")

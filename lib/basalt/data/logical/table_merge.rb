@@ -23,19 +23,26 @@ module Basalt
 
         # @return [Array<Change::Step>] for what joins columns, once they are there
         def joining_steps
-          known = @known ? Tabling.references(@set, @known.id) + Tabling.constraints(@set, @known.id) + Tabling.minimums(@set, @known.id) : []
+          known =
+            @known ? Tabling.references(@set, @known.id) + Tabling.constraints(@set, @known.id) + Tabling.minimums(@set, @known.id) : []
           wanted = @wanted.references + @wanted.uniques + @wanted.minimums
-          wanted.reject { |one| known.any? { |other| same?(other, one) } }.map { |one| joining(one, known.find { |other| other["thread"] == one.thread }) } +
-            dropped(known, wanted, "constraint")
+          wanted
+            .reject { |one| known.any? { |other| same?(other, one) } }
+            .map { |one| joining(one, known.find { |other| other["thread"] == one.thread }) } + dropped(known, wanted, "constraint")
         end
 
         private
 
-        def step(act, key, words, why: nil, &change) = Change::Step.new(act:, key: "#{act} #{@wanted.thread} #{key}", words:, change:, why:)
+        def step(act, key, words, why: nil, &change) =
+          Change::Step.new(act:, key: "#{act} #{@wanted.thread} #{key}", words:, change:, why:)
 
         def adding
-          step(:add, "table", "table #{@wanted.name} with #{English.count(@wanted.columns.length, 'column')}", why:) do |draft|
-            table = put(draft, Change::Add.new(kind: "table", name: free(draft, @wanted.name), facts: { "thread" => @wanted.thread, "why" => why }))
+          step(:add, "table", "table #{@wanted.name} with #{English.count(@wanted.columns.length, "column")}", why:) do |draft|
+            table =
+              put(
+                draft,
+                Change::Add.new(kind: "table", name: free(draft, @wanted.name), facts: { "thread" => @wanted.thread, "why" => why })
+              )
             @wanted.columns.each { |column| add_column(draft, table.id, column) }
             @wanted.checks.each { |check| add_check(draft, table.id, check) }
             Change::Show.new(sheet_id: @sheet_id, element_id: table.id).apply(draft) if @sheet_id
@@ -58,11 +65,26 @@ module Basalt
         end
 
         def add_column(draft, table_id, column)
-          put(draft, Change::Add.new(kind: "column", name: column.name, owner_id: table_id, facts: { "thread" => column.thread, **facts(column) }))
+          put(
+            draft,
+            Change::Add.new(kind: "column", name: column.name, owner_id: table_id, facts: { "thread" => column.thread, **facts(column) })
+          )
         end
 
-        def facts(column) = { "type" => column.type, "key" => column.key, "required" => column.required, "default" => column.default, "generated" => column.generated }
-        def add_check(draft, table_id, check) = put(draft, Change::Add.new(kind: "check", owner_id: table_id, facts: { "thread" => check.thread, "expression" => check.expression }))
+        def facts(column) =
+          {
+            "type" => column.type,
+            "key" => column.key,
+            "required" => column.required,
+            "default" => column.default,
+            "generated" => column.generated
+          }
+
+        def add_check(draft, table_id, check) =
+          put(
+            draft,
+            Change::Add.new(kind: "check", owner_id: table_id, facts: { "thread" => check.thread, "expression" => check.expression })
+          )
 
         def renaming = merged(@known, { "name" => @wanted.name }, "table #{@known.name}", "name")
 
@@ -78,13 +100,22 @@ module Basalt
             old = known[column.thread]
             next merged(old, { "name" => column.name, **facts(column) }, "column #{@known.name}.#{old.name}", column.thread) if old
 
-            [step(:add, column.thread, "column #{@known.name}.#{column.name} #{column.type}") { |draft| add_column(draft, @known.id, column) if draft.element(@known.id) }]
+            [
+              step(:add, column.thread, "column #{@known.name}.#{column.name} #{column.type}") do |draft|
+                add_column(draft, @known.id, column) if draft.element(@known.id)
+              end
+            ]
           end
         end
 
         def check_steps
           known = Tabling.checks(@set, @known.id)
-          fresh = @wanted.checks.reject { |check| known.any? { |one| one["thread"] == check.thread && Refinement.derived(one)["expression"] == check.expression.gsub("|", "¦") } }
+          fresh =
+            @wanted.checks.reject do |check|
+              known.any? do |one|
+                one["thread"] == check.thread && Refinement.derived(one)["expression"] == check.expression.gsub("|", "¦")
+              end
+            end
           fresh.map do |check|
             step(:alter, check.thread, "check of #{@known.name}: #{check.expression}") do |draft|
               known.select { |one| one["thread"] == check.thread }.each { |one| draft.apply(Change::Remove.new(id: one.id)) }
@@ -101,22 +132,27 @@ module Basalt
           moved = wanted.reject { |fact, value| last[fact].to_s == value.to_s }
           return [] if moved.empty?
 
-          kept, follow = moved.partition { |fact, value| current(element, fact).to_s != last[fact].to_s && current(element, fact).to_s != value.to_s }.map(&:to_h)
+          kept, follow =
+            moved
+              .partition { |fact, value| current(element, fact).to_s != last[fact].to_s && current(element, fact).to_s != value.to_s }
+              .map(&:to_h)
           [*following(element, follow, wanted, title, key), *keeping(element, kept, title, key)]
         end
 
         def current(element, fact) = fact == "name" ? element.name : element[fact]
 
         def following(element, follow, wanted, title, key)
-          words = "#{title}: #{follow.map { |fact, value| "#{fact} #{value == true ? 'yes' : value || 'none'}" }.join(', ')}"
+          words = "#{title}: #{follow.map { |fact, value| "#{fact} #{value == true ? "yes" : value || "none"}" }.join(", ")}"
           return [] if follow.empty?
 
-          [step(:alter, key, words) do |draft|
-            next unless draft.element(element.id)
+          [
+            step(:alter, key, words) do |draft|
+              next unless draft.element(element.id)
 
-            follow.each { |fact, value| set(draft, element.id, fact, value) }
-            note(draft, element.id, wanted)
-          end]
+              follow.each { |fact, value| set(draft, element.id, fact, value) }
+              note(draft, element.id, wanted)
+            end
+          ]
         end
 
         # How it is derived now, whatever stands.
@@ -128,8 +164,12 @@ module Basalt
 
         def keeping(element, kept, title, key)
           kept.map do |fact, value|
-            Change::Step.new(act: :keep, key: "keep #{@wanted.thread} #{key} #{fact}",
-                             words: "#{title}: #{fact} #{current(element, fact) || 'none'} was refined and stays; it would be #{value || 'none'} now", change: nil)
+            Change::Step.new(
+              act: :keep,
+              key: "keep #{@wanted.thread} #{key} #{fact}",
+              words: "#{title}: #{fact} #{current(element, fact) || "none"} was refined and stays; it would be #{value || "none"} now",
+              change: nil
+            )
           end
         end
 
@@ -138,9 +178,13 @@ module Basalt
         # What has no thread is a person's own, and stays.
         def dropped(known, wanted, noun)
           threads = wanted.map(&:thread)
-          known.reject { |one| one["thread"].nil? || threads.include?(one["thread"]) }.map do |one|
-            step(:drop, one["thread"], "#{noun} #{[@known.name, one.name].compact.join('.')}") { |draft| Change::Remove.new(id: one.id).apply(draft) if draft.element(one.id) }
-          end
+          known
+            .reject { |one| one["thread"].nil? || threads.include?(one["thread"]) }
+            .map do |one|
+              step(:drop, one["thread"], "#{noun} #{[@known.name, one.name].compact.join(".")}") do |draft|
+                Change::Remove.new(id: one.id).apply(draft) if draft.element(one.id)
+              end
+            end
         end
 
         def same?(known, wanted)
@@ -150,9 +194,12 @@ module Basalt
           return false unless threads.call("column") == wanted.columns
 
           case wanted
-          when Reference then threads.call("key") == wanted.to && threads.call("to") == [wanted.table]
-          when Minimum then threads.call("of") == [wanted.of] && (known["least"] == wanted.least || Refinement.refined?(@set, known))
-          else true
+          when Reference
+            threads.call("key") == wanted.to && threads.call("to") == [wanted.table]
+          when Minimum
+            threads.call("of") == [wanted.of] && (known["least"] == wanted.least || Refinement.refined?(@set, known))
+          else
+            true
           end
         end
 
@@ -166,10 +213,10 @@ module Basalt
 
         def title(wanted)
           name = @known&.name || @wanted.name
-          return "minimum of #{name}: #{English.count(wanted.least, 'row')} that refer to each" if wanted.is_a?(Minimum)
+          return "minimum of #{name}: #{English.count(wanted.least, "row")} that refer to each" if wanted.is_a?(Minimum)
 
           columns = wanted.columns.map { |thread| @wanted.column(thread)&.name }.compact
-          "#{wanted.is_a?(Reference) ? 'foreign key' : 'uniqueness'} of #{name}: #{English.list(columns)}"
+          "#{wanted.is_a?(Reference) ? "foreign key" : "uniqueness"} of #{name}: #{English.list(columns)}"
         end
 
         def join(draft, wanted, deleting)
@@ -187,8 +234,22 @@ module Basalt
           keys = wanted.to.map { |thread| column(draft, target, thread) }
           return if keys.include?(nil)
 
-          put(draft, Change::Add.new(kind: "reference", facts: { "thread" => wanted.thread, "deleting" => deleting },
-                                     ends: [["from", table.id], *columns.map { |one| ["column", one.id] }, *keys.map { |one| ["key", one.id] }, ["to", target.id]]))
+          put(
+            draft,
+            Change::Add.new(
+              kind: "reference",
+              facts: {
+                "thread" => wanted.thread,
+                "deleting" => deleting
+              },
+              ends: [
+                ["from", table.id],
+                *columns.map { |one| ["column", one.id] },
+                *keys.map { |one| ["key", one.id] },
+                ["to", target.id]
+              ]
+            )
+          )
         end
 
         def need(draft, wanted, table)
@@ -196,12 +257,31 @@ module Basalt
           columns = wanted.columns.map { |thread| column(draft, other, thread) }
           return if columns.include?(nil)
 
-          put(draft, Change::Add.new(kind: "minimum", facts: { "thread" => wanted.thread, "least" => wanted.least },
-                                     ends: [["table", table.id], ["of", other.id], *columns.map { |one| ["column", one.id] }]))
+          put(
+            draft,
+            Change::Add.new(
+              kind: "minimum",
+              facts: {
+                "thread" => wanted.thread,
+                "least" => wanted.least
+              },
+              ends: [["table", table.id], ["of", other.id], *columns.map { |one| ["column", one.id] }]
+            )
+          )
         end
 
         def constrain(draft, wanted, table, columns)
-          put(draft, Change::Add.new(kind: "constraint", facts: { "thread" => wanted.thread, "type" => "unique" }, ends: [["table", table.id], *columns.map { |one| ["column", one.id] }]))
+          put(
+            draft,
+            Change::Add.new(
+              kind: "constraint",
+              facts: {
+                "thread" => wanted.thread,
+                "type" => "unique"
+              },
+              ends: [["table", table.id], *columns.map { |one| ["column", one.id] }]
+            )
+          )
         end
 
         def derived(draft, kind, thread) = draft.of_kind(kind).find { |one| one["thread"] == thread }

@@ -13,7 +13,8 @@ module Basalt
           @set = set
           @wanted = wanted
           @sheet_id = sheet_id
-          @known = set.of_kind("view").select { |view| view["thread"] && concerned.call(view["thread"]) }.to_h { |view| [view["thread"], view] }
+          @known =
+            set.of_kind("view").select { |view| view["thread"] && concerned.call(view["thread"]) }.to_h { |view| [view["thread"], view] }
         end
 
         # @return [Array<Change::Step>]
@@ -26,7 +27,16 @@ module Basalt
         def added(view)
           step(:add, view.thread, "view #{view.name}", why: view.why) do |draft|
             id = draft.new_id
-            Change::Add.new(kind: "view", id:, name: view.name, facts: { "query" => view.query, "why" => view.why, "thread" => view.thread }).apply(draft)
+            Change::Add.new(
+              kind: "view",
+              id:,
+              name: view.name,
+              facts: {
+                "query" => view.query,
+                "why" => view.why,
+                "thread" => view.thread
+              }
+            ).apply(draft)
             settle(draft, id)
             Change::Show.new(sheet_id: @sheet_id, element_id: id).apply(draft) if @sheet_id
           end
@@ -34,10 +44,14 @@ module Basalt
 
         def altered(view, known)
           return if Refinement.derived(known) == { "name" => view.name, "query" => view.query.gsub("|", "¦") }
-          return step(:keep, view.thread, "view #{known.name} was refined and stays; it would be #{view.query} now") if Refinement.refined?(@set, known)
+          if Refinement.refined?(@set, known)
+            return step(:keep, view.thread, "view #{known.name} was refined and stays; it would be #{view.query} now")
+          end
 
           step(:alter, view.thread, "view #{known.name}: #{view.query}") do |draft|
-            { "name" => view.name, "query" => view.query, "why" => view.why }.each { |fact, value| Change::Set.new(id: known.id, fact:, value:).apply(draft) }
+            { "name" => view.name, "query" => view.query, "why" => view.why }.each do |fact, value|
+              Change::Set.new(id: known.id, fact:, value:).apply(draft)
+            end
             settle(draft, known.id)
           end
         end
@@ -47,7 +61,9 @@ module Basalt
         def gone
           (@known.keys - @wanted.map(&:thread)).map do |thread|
             view = @known[thread]
-            step(:drop, thread, "view #{view.name}: what it came from is no longer there") { |draft| Change::Remove.new(id: view.id).apply(draft) if draft.element(view.id) }
+            step(:drop, thread, "view #{view.name}: what it came from is no longer there") do |draft|
+              Change::Remove.new(id: view.id).apply(draft) if draft.element(view.id)
+            end
           end
         end
       end

@@ -21,7 +21,10 @@ module Basalt
 
         # @return [Array(Integer, Integer)] width and height, px
         def size
-          widest = [Drawing::Pens.width(@entity.name, :name) + 24, *@rows.map { |attribute, depth| MARK + (depth * INDENT) + 12 + Drawing::Pens.width(caption(attribute), :member) }].max
+          widest = [
+            Drawing::Pens.width(@entity.name, :name) + 24,
+            *@rows.map { |attribute, depth| MARK + (depth * INDENT) + 12 + Drawing::Pens.width(caption(attribute), :member) }
+          ].max
           [[LEAST, [widest, MOST].min].max.ceil, HEAD + (@rows.empty? ? 0 : FOOT + (ROW * @rows.length))]
         end
 
@@ -29,13 +32,18 @@ module Basalt
 
         # @return [Array] shapes
         def shapes(box)
-          [S.rect(box.x, box.y, box.w, box.h, @entity.assumed ? :assumed : :outline), *inner(box),
-           S.text(box.cx, box.y + 20, Drawing::Pens.fit(@entity.name, :name, box.w - 16), :name, :middle), *list(box)]
+          [
+            S.rect(box.x, box.y, box.w, box.h, @entity.assumed ? :assumed : :outline),
+            *inner(box),
+            S.text(box.cx, box.y + 20, Drawing::Pens.fit(@entity.name, :name, box.w - 16), :name, :middle),
+            *list(box)
+          ]
         end
 
         private
 
-        def rows(set, attribute, depth) = [[attribute, depth], *Describing.of(set, attribute.id).flat_map { |part| rows(set, part, depth + 1) }]
+        def rows(set, attribute, depth) =
+          [[attribute, depth], *Describing.of(set, attribute.id).flat_map { |part| rows(set, part, depth + 1) }]
 
         # A second outline for what is weak.
         def inner(box) = Dependence.weak?(@entity) ? [S.rect(box.x + 3, box.y + 3, box.w - 6, box.h - 6, :inner)] : []
@@ -44,17 +52,24 @@ module Basalt
           return [] if @rows.empty?
 
           rule = S.path("M#{S.n box.x} #{S.n box.y + HEAD}H#{S.n box.right}", :rule)
-          [rule] + @rows.each_with_index.map do |(attribute, depth), index|
-            y = box.y + HEAD + 17 + (index * ROW)
-            left = MARK + (depth * INDENT)
-            S.part(attribute.id, [S.rect(box.x + 2, y - 13, box.w - 4, ROW, :row), S.text(box.x + left - MARK + 12, y, mark(attribute), :label),
-                                  S.text(box.x + left, y, Drawing::Pens.fit(caption(attribute), :member, box.w - left - 8), :member)])
-          end
+          [rule] +
+            @rows.each_with_index.map do |(attribute, depth), index|
+              y = box.y + HEAD + 17 + (index * ROW)
+              left = MARK + (depth * INDENT)
+              S.part(
+                attribute.id,
+                [
+                  S.rect(box.x + 2, y - 13, box.w - 4, ROW, :row),
+                  S.text(box.x + left - MARK + 12, y, mark(attribute), :label),
+                  S.text(box.x + left, y, Drawing::Pens.fit(caption(attribute), :member, box.w - left - 8), :member)
+                ]
+              )
+            end
         end
 
         def caption(attribute)
           also = [*("many" if attribute["many"]), *("over time" if attribute["kept"])]
-          also.empty? ? attribute.name : "#{attribute.name} (#{also.join(', ')})"
+          also.empty? ? attribute.name : "#{attribute.name} (#{also.join(", ")})"
         end
 
         def mark(attribute)

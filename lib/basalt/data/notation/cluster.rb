@@ -27,7 +27,9 @@ module Basalt
 
         # @return [Array<Layout::Box>] the columns of ovals
         def columns(box)
-          [[left, box.x], [right, box.right - right]].filter_map { |width, x| Layout::Box.new(x:, y: box.y, w: width - 8, h: box.h) if width.positive? }
+          [[left, box.x], [right, box.right - right]].filter_map do |width, x|
+            Layout::Box.new(x:, y: box.y, w: width - 8, h: box.h) if width.positive?
+          end
         end
 
         # @return [Array<Array(Integer, Integer)>] in which lines may leave the middle
@@ -51,14 +53,21 @@ module Basalt
           row = 0
           attributes.flat_map do |attribute|
             whole = Placed.new(Oval.new(attribute), side, 0, row, nil)
-            parts = Describing.of(set, attribute.id).each_with_index.map { |part, index| Placed.new(Oval.new(part), side, 1, row + index, whole) }
+            parts =
+              Describing
+                .of(set, attribute.id)
+                .each_with_index
+                .map { |part, index| Placed.new(Oval.new(part), side, 1, row + index, whole) }
             row += [parts.length, 1].max
             [whole, *parts]
           end
         end
 
         def rows = @placed.map { |placed| placed.row + 1 }.max || 0
-        def widest(side, depth) = @placed.select { |placed| placed.side == side && placed.depth == depth }.map { |placed| placed.oval.width }.max
+
+        def widest(side, depth) =
+          @placed.select { |placed| placed.side == side && placed.depth == depth }.map { |placed| placed.oval.width }.max
+
         def wing(side) = [0, 1].sum { |depth| widest(side, depth)&.+(SPACE) || 0 }
         def left = @left ||= wing(-1)
         def right = @right ||= wing(1)
@@ -79,7 +88,7 @@ module Basalt
         def inner_end(placed, box) = centre(placed, box).then { |x, y| [x - (placed.side * placed.oval.width / 2.0), y] }
 
         def anchor(placed, core, box)
-          return [placed.side.negative? ? core.x : core.right, core.cy] unless placed.parent
+          return placed.side.negative? ? core.x : core.right, core.cy unless placed.parent
 
           centre(placed.parent, box).then { |x, y| [x + (placed.side * placed.parent.oval.width / 2.0), y] }
         end

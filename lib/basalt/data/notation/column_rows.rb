@@ -37,38 +37,62 @@ module Basalt
         end
 
         def marks
-          @columns.flat_map { |column|
-            [*("#" if column["key"]), *(">" if @foreign.include?(column.id)), *("*" if column["required"] && !column["key"]), *("=" if column["default"]), *("/" if column["generated"])]
-          }.uniq +
-            @joint.map { |one| one["type"] == "unique" ? "u" : "i" }.uniq + (@checked.any? ? ["?"] : [])
+          @columns
+            .flat_map do |column|
+              [
+                *("#" if column["key"]),
+                *(">" if @foreign.include?(column.id)),
+                *("*" if column["required"] && !column["key"]),
+                *("=" if column["default"]),
+                *("/" if column["generated"])
+              ]
+            end
+            .uniq + @joint.map { |one| one["type"] == "unique" ? "u" : "i" }.uniq + (@checked.any? ? ["?"] : [])
         end
 
         # @return [Array] shapes
         def shapes(box)
-          [S.rect(box.x, box.y, box.w, box.h, @table.assumed ? :assumed : :outline), S.rect(box.x, box.y, box.w, 4, :bar),
-           S.text(box.x + 12, box.y + 21, Drawing::Pens.fit(@table.name, :name, box.w - 20), :name), *list(box)]
+          [
+            S.rect(box.x, box.y, box.w, box.h, @table.assumed ? :assumed : :outline),
+            S.rect(box.x, box.y, box.w, 4, :bar),
+            S.text(box.x + 12, box.y + 21, Drawing::Pens.fit(@table.name, :name, box.w - 20), :name),
+            *list(box)
+          ]
         end
 
         private
 
         def widths
-          [[@columns, ->(column) { Drawing::Pens.width(column.name, :member) }], [@columns, ->(column) { Drawing::Pens.width(type(column), :type) }],
-           [@columns, ->(column) { Drawing::Pens.width(joined(column), :type) }]].map { |columns, width| columns.map(&width).max || 0 }
+          [
+            [@columns, ->(column) { Drawing::Pens.width(column.name, :member) }],
+            [@columns, ->(column) { Drawing::Pens.width(type(column), :type) }],
+            [@columns, ->(column) { Drawing::Pens.width(joined(column), :type) }]
+          ].map { |columns, width| columns.map(&width).max || 0 }
         end
 
         def type(column) = column["type"].to_s
 
         # The constraints that a column is in: those over the same columns have the same number.
         def joined(column)
-          %w[unique index].flat_map do |type|
-            all = @joint.select { |one| one["type"] == type }
-            all.each_with_index.filter_map { |one, index| "#{type[0]}#{index + 1 if all.length > 1}" if one.targets("column").include?(column.id) }
-          end.join(" ")
+          %w[unique index]
+            .flat_map do |type|
+              all = @joint.select { |one| one["type"] == type }
+              all.each_with_index.filter_map do |one, index|
+                "#{type[0]}#{index + 1 if all.length > 1}" if one.targets("column").include?(column.id)
+              end
+            end
+            .join(" ")
         end
 
         def mark(column)
-          [("#" if column["key"]), (">" if @foreign.include?(column.id)), ("*" if column["required"] && !column["key"]), ("=" if column["default"]), ("/" if column["generated"]),
-           ("?" if @checked.any? { |text| text.match?(/\b#{Regexp.escape(column.name)}\b/) })].compact.join
+          [
+            ("#" if column["key"]),
+            (">" if @foreign.include?(column.id)),
+            ("*" if column["required"] && !column["key"]),
+            ("=" if column["default"]),
+            ("/" if column["generated"]),
+            ("?" if @checked.any? { |text| text.match?(/\b#{Regexp.escape(column.name)}\b/) })
+          ].compact.join
         end
 
         def list(box)
@@ -77,13 +101,25 @@ module Basalt
           name, type, = widths
           room = [box.w - MARKS - GAP - type - 10, 40].max
           rule = S.path("M#{S.n box.x} #{S.n box.y + HEAD}H#{S.n box.right}", :rule)
-          [rule] + @columns.each_with_index.map do |column, index|
-            y = box.y + HEAD + 17 + (index * ROW)
-            S.part(column.id, [S.rect(box.x + 2, y - 13, box.w - 4, ROW, :row),
-                               S.text(box.x + 10, y, mark(column), :label), S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
-                               S.text(box.x + MARKS + [name, room].min + GAP, y, Drawing::Pens.fit(type(column), :type, [box.w - MARKS - [name, room].min - GAP - 8, 20].max), :type),
-                               S.text(box.right - 8, y, joined(column), :type, :end)])
-          end
+          [rule] +
+            @columns.each_with_index.map do |column, index|
+              y = box.y + HEAD + 17 + (index * ROW)
+              S.part(
+                column.id,
+                [
+                  S.rect(box.x + 2, y - 13, box.w - 4, ROW, :row),
+                  S.text(box.x + 10, y, mark(column), :label),
+                  S.text(box.x + MARKS, y, Drawing::Pens.fit(column.name, :member, room), :member),
+                  S.text(
+                    box.x + MARKS + [name, room].min + GAP,
+                    y,
+                    Drawing::Pens.fit(type(column), :type, [box.w - MARKS - [name, room].min - GAP - 8, 20].max),
+                    :type
+                  ),
+                  S.text(box.right - 8, y, joined(column), :type, :end)
+                ]
+              )
+            end
         end
       end
     end

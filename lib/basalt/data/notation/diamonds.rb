@@ -13,14 +13,18 @@ module Basalt
         def thing_shapes(set, thing, placement)
           cluster = cluster(set, thing)
           core = cluster.middle(placement.box)
-          cluster.shapes(placement.box) + (thing.kind == "meeting" ? Lozenge.new(thing.name).shapes(core.cx, core.cy) : rectangle(thing, core))
+          cluster.shapes(placement.box) +
+            (thing.kind == "meeting" ? Lozenge.new(thing.name).shapes(core.cx, core.cy) : rectangle(thing, core))
         end
 
         def labels(set, line)
           case line.kind
-          when "relationship" then [Drawing::Label.new(role: "middle", text: line.name, style: :verb, figure: lozenge(set, line)), *counts(line)]
-          when "participation" then counts(line)
-          else super
+          when "relationship"
+            [Drawing::Label.new(role: "middle", text: line.name, style: :verb, figure: lozenge(set, line)), *counts(line)]
+          when "participation"
+            counts(line)
+          else
+            super
           end
         end
 
@@ -28,19 +32,30 @@ module Basalt
           return super if %w[specialisation dependence].include?(line.kind)
 
           plain = [Drawing::Shapes.polyline(route, pen(line)), Drawing::Shapes.polyline(route, :grip)]
-          plain + total_ends(line, route, labels).flat_map { |points| [Drawing::Shapes.polyline(points, :double), Drawing::Shapes.polyline(points, :between)] }
+          plain +
+            total_ends(line, route, labels).flat_map do |points|
+              [Drawing::Shapes.polyline(points, :double), Drawing::Shapes.polyline(points, :between)]
+            end
         end
 
         def legend
-          [["relationship", :shapes, Samples.lozenge, :line], ["every one takes part", :shapes, Samples.double_line, :total], ["kind of", :shapes, Samples.kind, :kind],
-           ["weak, many or identifying", :shapes, Samples.double_box, :weak], ["derived", :shapes, Samples.oval(:planned), :derived]]
+          [
+            ["relationship", :shapes, Samples.lozenge, :line],
+            ["every one takes part", :shapes, Samples.double_line, :total],
+            ["kind of", :shapes, Samples.kind, :kind],
+            ["weak, many or identifying", :shapes, Samples.double_box, :weak],
+            ["derived", :shapes, Samples.oval(:planned), :derived]
+          ]
         end
 
         def marks(set, element)
           return relation_marks(element) if element.relation?
 
           attributes = @folded ? [] : Describing.of(set, element.id)
-          [*(:weak if (element.kind == "entity" && Dependence.weak?(element)) || attributes.any? { |one| one["many"] }), *(:derived if attributes.any? { |one| one["derived"] })]
+          [
+            *(:weak if (element.kind == "entity" && Dependence.weak?(element)) || attributes.any? { |one| one["many"] }),
+            *(:derived if attributes.any? { |one| one["derived"] })
+          ]
         end
 
         def node(set, thing, level)
@@ -51,7 +66,11 @@ module Basalt
           return super.with(beside: false, **Entities.corners(w, h)) if thing.kind == "meeting" && left.zero?
 
           span = { from: left + 12, to: left + core[0] - 12 }
-          Layout::Node.box(thing.id, w, h, level).with(beside: false, top: Layout::Surface.new(**span, y: top), bottom: Layout::Surface.new(**span, y: top + core[1]))
+          Layout::Node.box(thing.id, w, h, level).with(
+            beside: false,
+            top: Layout::Surface.new(**span, y: top),
+            bottom: Layout::Surface.new(**span, y: top + core[1])
+          )
         end
 
         def strip = 52
@@ -59,7 +78,11 @@ module Basalt
         def terminal(set, thing, placement, _line)
           cluster = cluster(set, thing)
           middle = rounded(cluster.middle(placement.box))
-          thing.kind == "meeting" ? Layout::CornersTerminal.new(middle, cluster.open_sides) : Layout::SidesTerminal.new(middle, cluster.open_sides)
+          if thing.kind == "meeting"
+            Layout::CornersTerminal.new(middle, cluster.open_sides)
+          else
+            Layout::SidesTerminal.new(middle, cluster.open_sides)
+          end
         end
 
         def obstacles(set, thing, placement)
@@ -79,9 +102,14 @@ module Basalt
         end
 
         def rectangle(entity, box)
-          shape = ->(within, pen) { Drawing::Shapes.rect(box.x + within, box.y + within, box.w - (2 * within), box.h - (2 * within), pen) }
-          [shape.call(0, entity.assumed ? :assumed : :outline), *([shape.call(4, :inner)] if Dependence.weak?(entity)),
-           Drawing::Shapes.text(box.cx, box.cy + 5, entity.name, :name, :middle)]
+          shape = ->(within, pen) do
+            Drawing::Shapes.rect(box.x + within, box.y + within, box.w - (2 * within), box.h - (2 * within), pen)
+          end
+          [
+            shape.call(0, entity.assumed ? :assumed : :outline),
+            *([shape.call(4, :inner)] if Dependence.weak?(entity)),
+            Drawing::Shapes.text(box.cx, box.cy + 5, entity.name, :name, :middle)
+          ]
         end
 
         def lozenge(set, relationship)
@@ -112,7 +140,8 @@ module Basalt
         end
 
         def relation_marks(line)
-          total = line.kind == "relationship" && line.ends.any? { |joined| Cardinality.read(joined.facts["cardinality"]).least&.positive? }
+          total =
+            line.kind == "relationship" && line.ends.any? { |joined| Cardinality.read(joined.facts["cardinality"]).least&.positive? }
           [line.kind == "specialisation" ? :kind : :line, *(:total if total)]
         end
       end

@@ -6,7 +6,11 @@ module Basalt
       # Entities as boxes that list their attributes, relationships with crow's feet
       # (Everest, 1976); key, required and optional attributes are marked #, * and o (Barker, 1990).
       class Entities < Drawing::Notation
-        VARIANTS = { "folded" => "boxes, attributes folded away", "diamonds" => "diamonds and ovals", "diamonds folded" => "diamonds, attributes folded away" }.freeze
+        VARIANTS = {
+          "folded" => "boxes, attributes folded away",
+          "diamonds" => "diamonds and ovals",
+          "diamonds folded" => "diamonds, attributes folded away"
+        }.freeze
 
         # @param folded [Boolean] without attributes
         def initialize(folded: false)
@@ -20,19 +24,27 @@ module Basalt
         def parts = %w[attribute]
         def part_words(unparser, part) = Describing.words(unparser, part)
         def lines = %w[relationship specialisation participation dependence]
-        def examples = ["entity Crew", "Crew has code key, name required", "a Crew leads zero or more Crew; a Crew is led by zero or one Crew"]
+
+        def examples =
+          ["entity Crew", "Crew has code key, name required", "a Crew leads zero or more Crew; a Crew is led by zero or one Crew"]
+
         def chips = [%w[entity e], [Kinds::WEAK, "w"], %w[meeting m]]
         def variants = VARIANTS
 
         def shown(view)
-          @variants ||= { "folded" => Entities.new(folded: true), "diamonds" => Diamonds.new, "diamonds folded" => Diamonds.new(folded: true) }
+          @variants ||= {
+            "folded" => Entities.new(folded: true),
+            "diamonds" => Diamonds.new,
+            "diamonds folded" => Diamonds.new(folded: true)
+          }
           @variants.fetch(view&.fetch("variant", nil), self)
         end
 
         # What a weak entity depends on is drawn as the relationship that joins the two, where there is one.
         def draws_line?(set, line) = super && !(line.kind == "dependence" && Dependence.identifying(set, line))
 
-        def size(set, thing) = thing.kind == "meeting" ? Lozenge.new(thing.name).then { |shape| [shape.width, shape.height] } : rows(set, thing).size
+        def size(set, thing) =
+          thing.kind == "meeting" ? Lozenge.new(thing.name).then { |shape| [shape.width, shape.height] } : rows(set, thing).size
 
         def thing_shapes(set, thing, placement)
           return Lozenge.new(thing.name).shapes(placement.box.cx, placement.box.cy) if thing.kind == "meeting"
@@ -42,10 +54,14 @@ module Basalt
 
         def labels(set, line)
           case line.kind
-          when "relationship" then [Drawing::Label.new(role: "middle", text: verbs(set, line), style: :verb), *roles(line)]
-          when "specialisation" then split(set, line)
-          when "dependence" then [Drawing::Label.new(role: "middle", text: "of", style: :verb)]
-          else roles(line)
+          when "relationship"
+            [Drawing::Label.new(role: "middle", text: verbs(set, line), style: :verb), *roles(line)]
+          when "specialisation"
+            split(set, line)
+          when "dependence"
+            [Drawing::Label.new(role: "middle", text: "of", style: :verb)]
+          else
+            roles(line)
           end
         end
 
@@ -53,28 +69,42 @@ module Basalt
           return super + [Triangle.path(route.reverse)] if line.kind == "specialisation"
 
           ends = [[line.ends[0], route], [line.ends[1], route.reverse]]
-          super + ends.flat_map { |joined, points| Drawing::LineEnds::CrowsFoot.shapes(points, Cardinality.read(joined.facts["cardinality"])) }
+          super +
+            ends.flat_map { |joined, points| Drawing::LineEnds::CrowsFoot.shapes(points, Cardinality.read(joined.facts["cardinality"])) }
         end
 
         def pen(line) = line.kind == "dependence" ? :planned_line : :line
 
         def legend
-          [["key", :text, "#", "#"], ["partial key", :text, "~", "~"], ["required", :text, "*", "*"], ["optional", :text, "o", "o"], ["derived", :text, "/", "/"],
-           ["relationship", :pen, :line, :line], *Samples::ENDS.map { |words, *ends| [words, :shapes, Samples.ending(*ends), [:end, *ends]] },
-           ["kind of", :shapes, Samples.kind, :kind], ["weak entity", :shapes, Samples.double_box, :weak]]
+          [
+            ["key", :text, "#", "#"],
+            ["partial key", :text, "~", "~"],
+            ["required", :text, "*", "*"],
+            ["optional", :text, "o", "o"],
+            ["derived", :text, "/", "/"],
+            ["relationship", :pen, :line, :line],
+            *Samples::ENDS.map { |words, *ends| [words, :shapes, Samples.ending(*ends), [:end, *ends]] },
+            ["kind of", :shapes, Samples.kind, :kind],
+            ["weak entity", :shapes, Samples.double_box, :weak]
+          ]
         end
 
         def marks(set, element)
           return line_marks(element) if element.relation?
 
-          [*(:weak if element.kind == "entity" && Dependence.weak?(element)), *(element.kind == "entity" && !@folded ? rows(set, element).marks : [])]
+          [
+            *(:weak if element.kind == "entity" && Dependence.weak?(element)),
+            *(element.kind == "entity" && !@folded ? rows(set, element).marks : [])
+          ]
         end
 
         def lanes? = true
 
-        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) =
+          Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements
 
-        def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).candidate_positions
+        def candidate_positions(set, sheet_id, thing, size, extent) =
+          Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 90]).candidate_positions
 
         # @return [Layout::Node] to lay out
         def node(set, thing, level)
@@ -115,17 +145,24 @@ module Basalt
         def verbs(set, relationship)
           verbs = [relationship.name, relationship["back"]].compact.join(" / ")
           attributes = @folded ? [] : Describing.of(set, relationship.id).map(&:name)
-          Drawing::Pens.fit(attributes.empty? ? verbs : "#{verbs} (#{attributes.join(', ')})", :verb, 260)
+          Drawing::Pens.fit(attributes.empty? ? verbs : "#{verbs} (#{attributes.join(", ")})", :verb, 260)
         end
 
         def roles(line)
-          line.ends.filter_map { |joined| Drawing::Label.new(role: joined.role, text: Drawing::Pens.fit(joined.facts["role"], :verb, 120), style: :verb) if joined.facts["role"] }
+          line.ends.filter_map do |joined|
+            if joined.facts["role"]
+              Drawing::Label.new(role: joined.role, text: Drawing::Pens.fit(joined.facts["role"], :verb, 120), style: :verb)
+            end
+          end
         end
 
         # The first of the kinds says how they divide the general entity.
         def split(set, line)
           general = set.element(line.target("general"))
-          return [] unless general["split"] && set.relations_of(general.id, "specialisation").find { |one| one.target("general") == general.id }&.id == line.id
+          unless general["split"] &&
+                 set.relations_of(general.id, "specialisation").find { |one| one.target("general") == general.id }&.id == line.id
+            return []
+          end
 
           words = [general["split"] == "disjoint" ? "either" : "any of", *("all" if general["complete"])].join(", ")
           [Drawing::Label.new(role: "middle", text: words, style: :verb)]

@@ -35,7 +35,10 @@ module Basalt
         def diamond(x, y, within)
           half = (inner / 2.0) - (within * 2)
           tall = (HEIGHT / 2.0) - within
-          S.path("M#{S.numbers(x - half, y)}L#{S.numbers(x, y - tall)}L#{S.numbers(x + half, y)}L#{S.numbers(x, y + tall)}Z", within.zero? ? :outline : :inner)
+          S.path(
+            "M#{S.numbers(x - half, y)}L#{S.numbers(x, y - tall)}L#{S.numbers(x + half, y)}L#{S.numbers(x, y + tall)}Z",
+            within.zero? ? :outline : :inner
+          )
         end
 
         def attached(oval, index, x, y)

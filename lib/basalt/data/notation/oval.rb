@@ -21,8 +21,12 @@ module Basalt
 
         # @return [Array] shapes around a middle
         def shapes(x, y)
-          [ellipse(x, y, 0, @attribute["derived"] ? :planned : :outline), *([ellipse(x, y, 3, :inner)] if @attribute["many"]),
-           S.text(x, y + 4, @text, :member, :middle), *underline(x, y)]
+          [
+            ellipse(x, y, 0, @attribute["derived"] ? :planned : :outline),
+            *([ellipse(x, y, 3, :inner)] if @attribute["many"]),
+            S.text(x, y + 4, @text, :member, :middle),
+            *underline(x, y)
+          ]
         end
 
         private
@@ -32,7 +36,11 @@ module Basalt
         def ellipse(x, y, within, pen)
           rx = (width / 2.0) - within
           ry = (HEIGHT / 2.0) - within
-          S.path("M#{S.numbers(x - rx, y)}A#{S.numbers(rx, ry)} 0 1 0 #{S.numbers(x + rx, y)}A#{S.numbers(rx, ry)} 0 1 0 #{S.numbers(x - rx, y)}Z", pen)
+          S.path(
+            "M#{S.numbers(x - rx,
+                          y)}A#{S.numbers(rx, ry)} 0 1 0 #{S.numbers(x + rx, y)}A#{S.numbers(rx, ry)} 0 1 0 #{S.numbers(x - rx, y)}Z",
+            pen
+          )
         end
 
         def underline(x, y)

@@ -15,21 +15,34 @@ module Basalt
         def chips = [%w[table b], %w[view v]]
 
         def size(set, thing) = thing.kind == "view" ? QueryBox.new(thing).size : ColumnRows.new(set, thing).size
-        def thing_shapes(set, thing, placement) = (thing.kind == "view" ? QueryBox.new(thing) : ColumnRows.new(set, thing)).shapes(placement.box)
+
+        def thing_shapes(set, thing, placement) =
+          (thing.kind == "view" ? QueryBox.new(thing) : ColumnRows.new(set, thing)).shapes(placement.box)
 
         def line_shapes(set, reference, route, labels)
           columns = reference.targets("column").map { |id| set.element(id) }
           least = columns.any? && columns.all? { |column| column["required"] } ? 1 : 0
           referring = Cardinality.new(least: needed?(set, reference) ? 1 : nil, most: once?(set, reference) ? 1 : Float::INFINITY)
-          super + Drawing::LineEnds::CrowsFoot.shapes(route, referring) + Drawing::LineEnds::CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
+          super + Drawing::LineEnds::CrowsFoot.shapes(route, referring) +
+            Drawing::LineEnds::CrowsFoot.shapes(route.reverse, Cardinality.new(least:, most: 1))
         end
 
         # Lines to one key share their last run.
         def passing(route) = route.length > 3 ? route[1..-2] : super
 
         def legend
-          [["key", :text, "#", "#"], ["foreign key", :text, ">", ">"], ["required", :text, "*", "*"], ["default", :text, "=", "="], ["generated", :text, "/", "/"],
-           ["in a check", :text, "?", "?"], ["unique together", :text, "u1", "u"], ["index", :text, "i1", "i"], ["refers to", :pen, :line, :line], ["view", :pen, :planned, :view]]
+          [
+            ["key", :text, "#", "#"],
+            ["foreign key", :text, ">", ">"],
+            ["required", :text, "*", "*"],
+            ["default", :text, "=", "="],
+            ["generated", :text, "/", "/"],
+            ["in a check", :text, "?", "?"],
+            ["unique together", :text, "u1", "u"],
+            ["index", :text, "i1", "i"],
+            ["refers to", :pen, :line, :line],
+            ["view", :pen, :planned, :view]
+          ]
         end
 
         def marks(set, element)
@@ -40,10 +53,14 @@ module Basalt
 
         def tidy(set, sheet_id, only: nil, quick: false, **) = TablesLayout.new(self, set, *part(set, sheet_id, only), quick:).placements
 
-        def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).candidate_positions
+        def candidate_positions(set, sheet_id, thing, size, extent) =
+          Drawing::Near.new(set, sheet_id, thing, size, extent, [110, 60]).candidate_positions
 
         def terminal(set, table, placement, reference)
-          Layout::RowTerminal.new(placement.box, placement.y + port(set, table, reference, reference.target("from") == table.id ? "column" : "key"))
+          Layout::RowTerminal.new(
+            placement.box,
+            placement.y + port(set, table, reference, reference.target("from") == table.id ? "column" : "key")
+          )
         end
 
         # @return [Numeric] how far down a line ends at a table, px
@@ -53,7 +70,9 @@ module Basalt
 
         # @return [Boolean] whether a trigger sees to it that there is one at least
         def needed?(set, reference)
-          set.relations_of(reference.target("from"), "minimum").any? { |one| one.target("of") == reference.target("from") && one.targets("column") == reference.targets("column") }
+          set
+            .relations_of(reference.target("from"), "minimum")
+            .any? { |one| one.target("of") == reference.target("from") && one.targets("column") == reference.targets("column") }
         end
 
         # @return [Boolean] whether at most one row refers to each
@@ -61,7 +80,11 @@ module Basalt
           columns = reference.targets("column").sort
           table = reference.target("from")
           key = Tabling.columns(set, table).select { |column| column["key"] }.map(&:id).sort
-          columns.any? && (columns == key || Tabling.constraints(set, table).any? { |one| one["type"] == "unique" && one.targets("column").sort == columns })
+          columns.any? &&
+            (
+              columns == key ||
+                Tabling.constraints(set, table).any? { |one| one["type"] == "unique" && one.targets("column").sort == columns }
+            )
         end
       end
     end

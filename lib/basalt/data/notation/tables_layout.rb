@@ -14,12 +14,14 @@ module Basalt
         # Columns stand upright: what is wide for the layout is high on the sheet.
         def laid(part, root, widest)
           levels = levels(part, root)
-          plan = Layout::Layered.call(part.map { |table| node(table, levels.fetch(table.id)) }, edges(part), gap: CLOSE, widest:, strip: STRIP)
-          boxes = part.to_h do |table|
-            w, h = @notation.size(@set, table)
-            y, x = plan.corners.fetch(table.id)
-            [table.id, { x:, y:, w:, h: }]
-          end
+          plan =
+            Layout::Layered.call(part.map { |table| node(table, levels.fetch(table.id)) }, edges(part), gap: CLOSE, widest:, strip: STRIP)
+          boxes =
+            part.to_h do |table|
+              w, h = @notation.size(@set, table)
+              y, x = plan.corners.fetch(table.id)
+              [table.id, { x:, y:, w:, h: }]
+            end
           boxes.merge(plan.routes.transform_values { |points| { route: { "points" => points.map(&:reverse) } } })
         end
 
@@ -27,11 +29,20 @@ module Basalt
 
         def edges(part)
           tables = part.to_h { |table| [table.id, table] }
-          lines_of(part).reject { |line| line.targets("from") == line.targets("to") }.map do |line|
-            from, to = tables.values_at(line.target("from"), line.target("to"))
-            Layout::Edge.new(id: line.id, from: from.id, to: to.id, from_room: STRIP, to_room: STRIP, from_port: @notation.port(@set, from, line, "column"),
-                             to_port: @notation.port(@set, to, line, "key"))
-          end
+          lines_of(part)
+            .reject { |line| line.targets("from") == line.targets("to") }
+            .map do |line|
+              from, to = tables.values_at(line.target("from"), line.target("to"))
+              Layout::Edge.new(
+                id: line.id,
+                from: from.id,
+                to: to.id,
+                from_room: STRIP,
+                to_room: STRIP,
+                from_port: @notation.port(@set, from, line, "column"),
+                to_port: @notation.port(@set, to, line, "key")
+              )
+            end
         end
 
         def node(table, level)

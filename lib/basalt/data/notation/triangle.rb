@@ -10,7 +10,11 @@ module Basalt
 
         # @param points [Array] the line, from the general entity on
         def self.path(points)
-          corners = [points.first, Drawing::LineEnds::CrowsFoot.at(points, LONG, -HALF), Drawing::LineEnds::CrowsFoot.at(points, LONG, HALF)]
+          corners = [
+            points.first,
+            Drawing::LineEnds::CrowsFoot.at(points, LONG, -HALF),
+            Drawing::LineEnds::CrowsFoot.at(points, LONG, HALF)
+          ]
           Drawing::Shapes.path("#{Drawing::Shapes.data(corners)}Z", :outline)
         end
       end

@@ -10,13 +10,21 @@ module Basalt
       class Schema
         LIMIT = 10_000_000
         # Marks of other servers' SQL, with what they are.
-        FOREIGN = { /`\w+`/ => "names in backquotes", /\bAUTO_INCREMENT\b/i => "AUTO_INCREMENT", /\bENGINE\s*=/i => "ENGINE =", /\bIDENTITY\s*\(\d+\s*,\s*\d+\)/i => "IDENTITY(1,1)",
-                    /\bNVARCHAR2?\b|\bVARCHAR2\b/i => "VARCHAR2 or NVARCHAR", /^\s*GO\s*$/i => "GO", /\[\w+\]\.\[\w+\]/ => "names in brackets" }.freeze
+        FOREIGN = {
+          /`\w+`/ => "names in backquotes",
+          /\bAUTO_INCREMENT\b/i => "AUTO_INCREMENT",
+          /\bENGINE\s*=/i => "ENGINE =",
+          /\bIDENTITY\s*\(\d+\s*,\s*\d+\)/i => "IDENTITY(1,1)",
+          /\bNVARCHAR2?\b|\bVARCHAR2\b/i => "VARCHAR2 or NVARCHAR",
+          /^\s*GO\s*$/i => "GO",
+          /\[\w+\]\.\[\w+\]/ => "names in brackets"
+        }.freeze
 
         DELETING = { "c" => "cascade", "n" => "set null", "r" => "restrict" }.freeze
 
         # The script cannot be read; nothing of it is taken.
-        class Unreadable < Basalt::Unreadable; end
+        class Unreadable < Basalt::Unreadable
+        end
 
         # A statement that is kept and not modelled, with its line.
         Kept = Value.of(:line, :text)
@@ -50,7 +58,8 @@ module Basalt
           place = error.location.to_i
           before = @sql.byteslice(0, [place - 1, 0].max).to_s.scrub
           other = FOREIGN.find { |shape, _| @sql.match?(shape) }&.last
-          "line #{before.count("\n") + 1}: #{error.message.sub(/ \(scan.*/, '')}#{"; #{other} is of another server's SQL, and only PostgreSQL's is read here" if other}"
+          "line #{before.count("\n") + 1}: #{error.message.sub(/ \(scan.*/, "")}" \
+            "#{"; #{other} is of another server's SQL, and only PostgreSQL's is read here" if other}"
         end
 
         def kept(raw)
@@ -62,21 +71,32 @@ module Basalt
         # @return [Boolean] whether the statement is modelled whole
         def take(statement)
           case statement.node
-          when :create_stmt then create(statement.create_stmt)
-          when :index_stmt then index(statement.index_stmt)
-          when :comment_stmt then comment(statement.comment_stmt)
-          when :view_stmt then view(statement.view_stmt)
-          when :alter_table_stmt then alter(statement.alter_table_stmt)
-          else false
+          when :create_stmt
+            create(statement.create_stmt)
+          when :index_stmt
+            index(statement.index_stmt)
+          when :comment_stmt
+            comment(statement.comment_stmt)
+          when :view_stmt
+            view(statement.view_stmt)
+          when :alter_table_stmt
+            alter(statement.alter_table_stmt)
+          else
+            false
           end
         end
 
         def create(made)
-          return false unless made.inh_relations.empty? && made.partspec.nil? && made.table_elts.all? { |element| %i[column_def constraint].include?(element.node) }
+          unless made.inh_relations.empty? && made.partspec.nil? &&
+                 made.table_elts.all? { |element| %i[column_def constraint].include?(element.node) }
+            return false
+          end
 
           refuse_second_schema(made.relation)
           table = table(made.relation.relname)
-          made.table_elts.each { |element| element.node == :column_def ? column(table, element.column_def) : constraint(table, element.constraint) }
+          made.table_elts.each do |element|
+            element.node == :column_def ? column(table, element.column_def) : constraint(table, element.constraint)
+          end
           @context.show(table)
           true
         end
@@ -87,7 +107,9 @@ module Basalt
           known = (@schemas ||= {})[relation.relname] ||= schema
           return if known == schema
 
-          raise Unreadable, "#{relation.relname} is made in two schemas (#{[known, schema].map { |one| one.empty? ? 'the usual one' : one }.join(' and ')}); read the schemas one by one"
+          raise Unreadable,
+                "#{relation.relname} is made in two schemas (" \
+                "#{[known, schema].map { |one| one.empty? ? "the usual one" : one }.join(" and ")}); read the schemas one by one"
         end
 
         def table(name) = known(name) || @context.add("table", name: Model::Names.clean(name))
@@ -106,21 +128,30 @@ module Basalt
 
         def on_column(table, column, one)
           case one.contype
-          when :CONSTR_NOTNULL then set(column, "required", true)
-          when :CONSTR_DEFAULT then set(column, "default", expression(one.raw_expr))
-          when :CONSTR_IDENTITY then set(column, "generated", "identity")
-          when :CONSTR_GENERATED then set(column, "generated", expression(one.raw_expr))
-          else constraint(table, one, [column.name])
+          when :CONSTR_NOTNULL
+            set(column, "required", true)
+          when :CONSTR_DEFAULT
+            set(column, "default", expression(one.raw_expr))
+          when :CONSTR_IDENTITY
+            set(column, "generated", "identity")
+          when :CONSTR_GENERATED
+            set(column, "generated", expression(one.raw_expr))
+          else
+            constraint(table, one, [column.name])
           end
         end
 
         # @param names [Array<String>] of the columns where the constraint stands at one
         def constraint(table, one, names = nil)
           case one.contype
-          when :CONSTR_PRIMARY then key(table, names || strings(one.keys))
-          when :CONSTR_UNIQUE then Tabling.constrain(@context, table, "unique", names || strings(one.keys))
-          when :CONSTR_CHECK then Tabling.check(@context, table, expression(one.raw_expr))
-          when :CONSTR_FOREIGN then @waiting << -> { reference(table, one, names || strings(one.fk_attrs)) }
+          when :CONSTR_PRIMARY
+            key(table, names || strings(one.keys))
+          when :CONSTR_UNIQUE
+            Tabling.constrain(@context, table, "unique", names || strings(one.keys))
+          when :CONSTR_CHECK
+            Tabling.check(@context, table, expression(one.raw_expr))
+          when :CONSTR_FOREIGN
+            @waiting << -> { reference(table, one, names || strings(one.fk_attrs)) }
           end
         end
 
@@ -133,14 +164,18 @@ module Basalt
         end
 
         def reference(table, one, names)
-          target = known(one.pktable.relname) or raise Unreadable, "#{table.name} refers to #{one.pktable.relname}, which the script does not make"
+          target = known(one.pktable.relname) or
+            raise Unreadable, "#{table.name} refers to #{one.pktable.relname}, which the script does not make"
           keys = strings(one.pk_attrs)
           made = Tabling.refer(@context, table, names, target, keys.empty? ? nil : keys)
           set(made, "deleting", DELETING[one.fk_del_action]) if DELETING[one.fk_del_action]
         end
 
         def index(made)
-          return false unless made.where_clause.nil? && made.index_params.all? { |one| one.index_elem.name != "" } && %w[btree].include?(made.access_method) && (table = known(made.relation.relname))
+          unless made.where_clause.nil? && made.index_params.all? { |one| one.index_elem.name != "" } &&
+                 %w[btree].include?(made.access_method) && (table = known(made.relation.relname))
+            return false
+          end
 
           Tabling.constrain(@context, table, made.unique ? "unique" : "index", made.index_params.map { |one| one.index_elem.name })
           true
@@ -148,11 +183,15 @@ module Basalt
 
         def comment(made)
           names = strings(made.object.list&.items || [])
-          element = case made.objtype
-                    when :OBJECT_TABLE then known(names.last)
-                    when :OBJECT_VIEW then @context.draft.named(names.last).find { |one| one.kind == "view" }
-                    when :OBJECT_COLUMN then known(names[-2])&.then { |table| Tabling.column(@context.draft, table.id, names.last) }
-                    end
+          element =
+            case made.objtype
+            when :OBJECT_TABLE
+              known(names.last)
+            when :OBJECT_VIEW
+              @context.draft.named(names.last).find { |one| one.kind == "view" }
+            when :OBJECT_COLUMN
+              known(names[-2])&.then { |table| Tabling.column(@context.draft, table.id, names.last) }
+            end
           return false unless element
 
           set(element, "meaning", made.comment)
@@ -171,7 +210,10 @@ module Basalt
 
         # A plain one; what is said of its columns, its checks or its lasting is kept as it stands.
         def view(made)
-          return false if made.replace || made.aliases.any? || made.options.any? || made.with_check_option != :NO_CHECK_OPTION || made.view.relpersistence != "p"
+          if made.replace || made.aliases.any? || made.options.any? || made.with_check_option != :NO_CHECK_OPTION ||
+             made.view.relpersistence != "p"
+            return false
+          end
 
           name = Model::Names.clean(made.view.relname)
           view = @context.draft.named(name).find { |element| element.kind == "view" } || @context.add("view", name:)

@@ -25,10 +25,11 @@ module Basalt
         def statements
           @later = []
           made = []
-          tables = order.map do |table|
-            made << table.id
-            create(table, made)
-          end
+          tables =
+            order.map do |table|
+              made << table.id
+              create(table, made)
+            end
           tables + @later + indexes + triggers + views + comments
         end
 
@@ -42,7 +43,11 @@ module Basalt
 
         def name(table_id) = SQLName.quote(@names.fetch(table_id) { @set.element(table_id).name })
         def columns(table) = Tabling.columns(@set, table.id)
-        def references(table) = Tabling.references(@set, table.id).select { |one| one.targets("column").any? && one.targets("key").length == one.targets("column").length }
+
+        def references(table) =
+          Tabling
+            .references(@set, table.id)
+            .select { |one| one.targets("column").any? && one.targets("key").length == one.targets("column").length }
 
         # Depth first over what is referred to; a circle is entered wherever it is met.
         def order
@@ -79,65 +84,98 @@ module Basalt
         def create(table, made)
           columns = columns(table)
           lines = columns.map { |column| column(column) } + key(table) + uniques(table) + checks(table) + foreign_keys(table, made)
-          Statement.new(text: "CREATE TABLE #{name(table.id)} (#{"\n  #{lines.join(",\n  ")}\n" if lines.any?});", element_id: table.id, parts: [nil, *columns.map(&:id)])
+          Statement.new(
+            text: "CREATE TABLE #{name(table.id)} (#{"\n  #{lines.join(",\n  ")}\n" if lines.any?});",
+            element_id: table.id,
+            parts: [nil, *columns.map(&:id)]
+          )
         end
 
         def column(column)
           type = column["type"] || Logical::Types::OTHER
-          [SQLName.quote(column.name), type, ("GENERATED ALWAYS AS IDENTITY" if column["generated"] == "identity"), *generated(column),
-           ("NOT NULL" if column["required"] && !column["key"]), ("DEFAULT #{column['default']}" if column["default"])].compact.join(" ")
+          [
+            SQLName.quote(column.name),
+            type,
+            ("GENERATED ALWAYS AS IDENTITY" if column["generated"] == "identity"),
+            *generated(column),
+            ("NOT NULL" if column["required"] && !column["key"]),
+            ("DEFAULT #{column["default"]}" if column["default"])
+          ].compact.join(" ")
         end
 
         def generated(column)
           return [] if column["generated"].nil? || column["generated"] == "identity"
 
-          ["GENERATED ALWAYS AS (#{column['generated']}) STORED"]
+          ["GENERATED ALWAYS AS (#{column["generated"]}) STORED"]
         end
 
         def key(table) = columns(table).select { |column| column["key"] }.then { |key| key.empty? ? [] : ["PRIMARY KEY (#{list(key)})"] }
         def list(columns) = columns.map { |column| SQLName.quote(column.name) }.join(", ")
         def constrained(one) = one.targets("column").map { |id| @set.element(id) }
-        def uniques(table) = Tabling.constraints(@set, table.id).select { |one| one["type"] == "unique" }.map { |one| "UNIQUE (#{list(constrained(one))})" }
-        def checks(table) = Tabling.checks(@set, table.id).select { |one| one["expression"] }.map { |one| "CHECK (#{one['expression']})" }
+
+        def uniques(table) =
+          Tabling.constraints(@set, table.id).select { |one| one["type"] == "unique" }.map { |one| "UNIQUE (#{list(constrained(one))})" }
+
+        def checks(table) = Tabling.checks(@set, table.id).select { |one| one["expression"] }.map { |one| "CHECK (#{one["expression"]})" }
 
         def foreign_keys(table, made)
           now, later = references(table).partition { |one| made.include?(one.target("to")) }
-          @later += later.select { |one| @names.key?(one.target("to")) }.map { |one| Statement.new(text: "ALTER TABLE #{name(table.id)} ADD #{foreign_key(one)};", element_id: one.id) }
+          @later +=
+            later
+              .select { |one| @names.key?(one.target("to")) }
+              .map { |one| Statement.new(text: "ALTER TABLE #{name(table.id)} ADD #{foreign_key(one)};", element_id: one.id) }
           now.map { |one| foreign_key(one) }
         end
 
         def foreign_key(reference)
           keys = reference.targets("key").map { |id| @set.element(id) }
-          deleting = reference["deleting"] ? " ON DELETE #{reference['deleting'].upcase}" : ""
-          "FOREIGN KEY (#{list(constrained(reference))}) REFERENCES #{name(reference.target('to'))} (#{list(keys)})#{deleting}"
+          deleting = reference["deleting"] ? " ON DELETE #{reference["deleting"].upcase}" : ""
+          "FOREIGN KEY (#{list(constrained(reference))}) REFERENCES #{name(reference.target("to"))} (#{list(keys)})#{deleting}"
         end
 
         def indexes
-          @tables.flat_map { |table| Tabling.constraints(@set, table.id).select { |one| one["type"] == "index" } }
-                 .map { |one| Statement.new(text: "CREATE INDEX ON #{name(one.target('table'))} (#{list(constrained(one))});", element_id: one.id) }
+          @tables
+            .flat_map { |table| Tabling.constraints(@set, table.id).select { |one| one["type"] == "index" } }
+            .map do |one|
+              Statement.new(text: "CREATE INDEX ON #{name(one.target("table"))} (#{list(constrained(one))});", element_id: one.id)
+            end
         end
 
         def triggers
-          @tables.flat_map { |table| Tabling.minimums(@set, table.id) }.select { |one| @names.key?(one.target("of")) }.flat_map do |minimum|
-            reference = Tabling.references(@set, minimum.target("of")).find { |one| one.targets("column") == minimum.targets("column") && one.targets("key").any? } or next []
-            Trigger.new(@set, minimum, reference, method(:name)).statements.map { |text| Statement.new(text:, element_id: minimum.id) }
-          end
+          @tables
+            .flat_map { |table| Tabling.minimums(@set, table.id) }
+            .select { |one| @names.key?(one.target("of")) }
+            .flat_map do |minimum|
+              reference =
+                Tabling
+                  .references(@set, minimum.target("of"))
+                  .find { |one| one.targets("column") == minimum.targets("column") && one.targets("key").any? } or next []
+              Trigger.new(@set, minimum, reference, method(:name)).statements.map { |text| Statement.new(text:, element_id: minimum.id) }
+            end
         end
 
         def views = @views.select { |view| view["query"] }.map { |view| view(view) }
 
-        def view(view) = Statement.new(text: "CREATE VIEW #{SQLName.quote(view.name)} AS #{view['query'].strip.delete_suffix(';')};", element_id: view.id)
+        def view(view) =
+          Statement.new(
+            text: "CREATE VIEW #{SQLName.quote(view.name)} AS #{view["query"].strip.delete_suffix(";")};",
+            element_id: view.id
+          )
 
         def comments
-          view_comments + @tables.flat_map do |table|
-            [comment("TABLE #{name(table.id)}", table), *columns(table).map { |column| comment("COLUMN #{name(table.id)}.#{SQLName.quote(column.name)}", column) }].compact
-          end
+          view_comments +
+            @tables.flat_map do |table|
+              [
+                comment("TABLE #{name(table.id)}", table),
+                *columns(table).map { |column| comment("COLUMN #{name(table.id)}.#{SQLName.quote(column.name)}", column) }
+              ].compact
+            end
         end
 
         def view_comments = @views.filter_map { |view| view["query"] && comment("VIEW #{SQLName.quote(view.name)}", view) }
 
         def comment(what, element)
-          element["meaning"] && Statement.new(text: "COMMENT ON #{what} IS #{SQLName.text(element['meaning'])};", element_id: element.id)
+          element["meaning"] && Statement.new(text: "COMMENT ON #{what} IS #{SQLName.text(element["meaning"])};", element_id: element.id)
         end
       end
     end

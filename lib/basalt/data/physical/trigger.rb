@@ -16,13 +16,18 @@ module Basalt
           @other = names.call(minimum.target("of"))
           @title = set.element(minimum.target("table")).name
           @other_title = set.element(minimum.target("of")).name
-          @pairs = reference.targets("column").zip(reference.targets("key")).map { |pair| pair.map { |id| SQLName.quote(set.element(id).name) } }
+          @pairs =
+            reference.targets("column").zip(reference.targets("key")).map { |pair| pair.map { |id| SQLName.quote(set.element(id).name) } }
         end
 
         # @return [Array<String>] statements
         def statements
-          [function("needed", "NEW", @pairs.map(&:last)), trigger("INSERT OR UPDATE", @table, "needed"),
-           function("left", "OLD", @pairs.map(&:first)), trigger("DELETE OR UPDATE", @other, "left")]
+          [
+            function("needed", "NEW", @pairs.map(&:last)),
+            trigger("INSERT OR UPDATE", @table, "needed"),
+            function("left", "OLD", @pairs.map(&:first)),
+            trigger("DELETE OR UPDATE", @other, "left")
+          ]
         end
 
         private
@@ -32,7 +37,7 @@ module Basalt
         # Told apart from those of other minimums by the columns, which a long name ends in a sum of.
         def name(part)
           whole = [@title, @other_title, *@pairs.map(&:first), part].join("_").tr('"', "")
-          SQLName.quote(whole.bytesize <= 63 ? whole : "#{whole.byteslice(0, 46).scrub('')}_#{part}_#{format('%08x', Zlib.crc32(whole))}")
+          SQLName.quote(whole.bytesize <= 63 ? whole : "#{whole.byteslice(0, 46).scrub("")}_#{part}_#{format("%08x", Zlib.crc32(whole))}")
         end
 
         # Whichever row the transaction altered, what counts is how it stands at the end.
@@ -40,8 +45,8 @@ module Basalt
           message = "each row of #{@title} needs at least #{least} of #{@other_title}"
           body = <<~SQL
             BEGIN
-              IF EXISTS (SELECT 1 FROM #{@table} AS one WHERE #{@pairs.zip(columns).map { |(_, key), column| "one.#{key} = #{row}.#{column}" }.join(' AND ')}
-                  AND (SELECT count(*) FROM #{@other} AS other WHERE #{@pairs.map { |column, key| "other.#{column} = one.#{key}" }.join(' AND ')}) < #{least}) THEN
+              IF EXISTS (SELECT 1 FROM #{@table} AS one WHERE #{@pairs.zip(columns).map { |(_, key), column| "one.#{key} = #{row}.#{column}" }.join(" AND ")}
+                  AND (SELECT count(*) FROM #{@other} AS other WHERE #{@pairs.map { |column, key| "other.#{column} = one.#{key}" }.join(" AND ")}) < #{least}) THEN
                 RAISE EXCEPTION USING ERRCODE = 'check_violation', MESSAGE = #{SQLName.text(message)};
               END IF;
               RETURN NULL;
@@ -51,7 +56,8 @@ module Basalt
         end
 
         def trigger(events, table, part)
-          "CREATE CONSTRAINT TRIGGER #{name(part)} AFTER #{events} ON #{table} DEFERRABLE INITIALLY DEFERRED FOR EACH ROW EXECUTE FUNCTION #{name(part)}();"
+          "CREATE CONSTRAINT TRIGGER #{name(part)} AFTER #{events} ON #{table} DEFERRABLE INITIALLY DEFERRED " \
+            "FOR EACH ROW EXECUTE FUNCTION #{name(part)}();"
         end
       end
     end

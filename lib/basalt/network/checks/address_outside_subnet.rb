@@ -5,7 +5,11 @@ module Basalt
     module Checks
       # An address that its subnet's prefix does not cover.
       class AddressOutsideSubnet < AddressCheck
-        rule "address-outside-subnet", :error, reads: ["attachment", "subnet", "shared gateway", "device"], each: ["attachment", "shared gateway"], near: 2
+        rule "address-outside-subnet",
+             :error,
+             reads: ["attachment", "subnet", "shared gateway", "device"],
+             each: ["attachment", "shared gateway"],
+             near: 2
 
         def about(element)
           return [shared_outside(element)].compact if element.kind == "shared gateway"
@@ -17,9 +21,12 @@ module Basalt
         private
 
         def outside(interface)
-          finding(interface.attachment.id, "#{interface.address} is outside #{interface.subnet.name}",
-                  "#{interface.thing.name} would look for its neighbours beyond #{interface.prefix} and not find them.",
-                  repair: give(interface.attachment, interface.subnet, interface.thing.name))
+          finding(
+            interface.attachment.id,
+            "#{interface.address} is outside #{interface.subnet.name}",
+            "#{interface.thing.name} would look for its neighbours beyond #{interface.prefix} and not find them.",
+            repair: give(interface.attachment, interface.subnet, interface.thing.name)
+          )
         end
 
         def shared_outside(gateway)
@@ -27,8 +34,12 @@ module Basalt
           address = plan.shared_address(gateway)
           return unless address && plan.prefix(subnet) && !plan.prefix(subnet).cover?(address)
 
-          finding(gateway.id, "#{address} is outside #{subnet.name}", "Nobody on #{subnet.name} would reach the shared gateway there.",
-                  repair: give(gateway, subnet, "the shared gateway"))
+          finding(
+            gateway.id,
+            "#{address} is outside #{subnet.name}",
+            "Nobody on #{subnet.name} would reach the shared gateway there.",
+            repair: give(gateway, subnet, "the shared gateway")
+          )
         end
       end
     end

@@ -24,21 +24,33 @@ module Basalt
 
         # @return [Array<Addressing::Interface>] who has the same address in the same space, in order of making
         def holders(own)
-          set.elements.by(:fact, ["address", own.attachment["address"]]).select { |one| one.kind == "attachment" }.sort_by(&:ordinal)
-             .filter_map { |one| plan.interface(one) }.select { |one| one.space == own.space }
+          set
+            .elements
+            .by(:fact, ["address", own.attachment["address"]])
+            .select { |one| one.kind == "attachment" }
+            .sort_by(&:ordinal)
+            .filter_map { |one| plan.interface(one) }
+            .select { |one| one.space == own.space }
         end
 
         # @return [Array<String>, nil] ids of who shares the address on purpose; nil when it is not shared
         def sharers(space, address)
-          gateways = set.elements.by(:fact, ["address", address.to_s]).select { |one| one.kind == "shared gateway" && set.element(one.target("subnet"))["space"].to_s == space }
+          gateways =
+            set
+              .elements
+              .by(:fact, ["address", address.to_s])
+              .select { |one| one.kind == "shared gateway" && set.element(one.target("subnet"))["space"].to_s == space }
           gateways.flat_map { |one| one.targets("member") } if gateways.any?
         end
 
         def twice(second, first)
           other = first ? first.thing.name : "the shared gateway"
-          finding([second.attachment.id, first&.attachment&.id].compact, "#{second.address} is used twice",
-                  "#{second.thing.name} and #{other} would answer for each other.",
-                  repair: give(second.attachment, second.subnet, second.thing.name, from: second.address.number + 1))
+          finding(
+            [second.attachment.id, first&.attachment&.id].compact,
+            "#{second.address} is used twice",
+            "#{second.thing.name} and #{other} would answer for each other.",
+            repair: give(second.attachment, second.subnet, second.thing.name, from: second.address.number + 1)
+          )
         end
       end
     end

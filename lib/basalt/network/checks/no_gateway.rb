@@ -10,7 +10,14 @@ module Basalt
         def about(subnet)
           return [] unless wanting?(subnet)
 
-          [finding(subnet.id, "#{subnet.name} has no gateway", "What stands on it would not know where to send what is for elsewhere.", repair: choose(subnet))]
+          [
+            finding(
+              subnet.id,
+              "#{subnet.name} has no gateway",
+              "What stands on it would not know where to send what is for elsewhere.",
+              repair: choose(subnet)
+            )
+          ]
         end
 
         private
@@ -25,9 +32,13 @@ module Basalt
         end
 
         def choose(subnet)
-          candidate = plan.attached(subnet).select { |i| %w[router firewall].include?(i.thing["role"]) }.min_by { |i| i.address ? i.address.number : Float::INFINITY }
-          candidate && repair("Make #{candidate.thing.name} its gateway",
-                              Change::Set.new(id: candidate.attachment.id, fact: "gateway", value: true))
+          candidate =
+            plan
+              .attached(subnet)
+              .select { |i| %w[router firewall].include?(i.thing["role"]) }
+              .min_by { |i| i.address ? i.address.number : Float::INFINITY }
+          candidate &&
+            repair("Make #{candidate.thing.name} its gateway", Change::Set.new(id: candidate.attachment.id, fact: "gateway", value: true))
         end
       end
     end

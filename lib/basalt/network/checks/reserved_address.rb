@@ -5,7 +5,11 @@ module Basalt
     module Checks
       # An interface with the subnet's network, broadcast or anycast address.
       class ReservedAddress < AddressCheck
-        rule "reserved-address", :error, reads: ["attachment", "subnet", "shared gateway", "device"], each: ["attachment", "shared gateway"], near: 2
+        rule "reserved-address",
+             :error,
+             reads: ["attachment", "subnet", "shared gateway", "device"],
+             each: ["attachment", "shared gateway"],
+             near: 2
 
         def about(element)
           return [shared(element)].compact if element.kind == "shared gateway"
@@ -28,8 +32,12 @@ module Basalt
 
         def reserved(element, subnet, address, name)
           prefix = plan.prefix(subnet)
-          finding(element.id, "#{address} is the #{purpose(prefix, address)} address of #{subnet.name}",
-                  "No interface may have it: #{meaning(prefix, address)}.", repair: give(element, subnet, name))
+          finding(
+            element.id,
+            "#{address} is the #{purpose(prefix, address)} address of #{subnet.name}",
+            "No interface may have it: #{meaning(prefix, address)}.",
+            repair: give(element, subnet, name)
+          )
         end
 
         def purpose(prefix, address)
@@ -39,8 +47,11 @@ module Basalt
         end
 
         def meaning(prefix, address)
-          { "routers' anycast" => "whichever router is nearest answers to it", "network" => "it stands for the subnet itself",
-            "broadcast" => "everybody on the subnet hears what is sent to it" }.fetch(purpose(prefix, address))
+          {
+            "routers' anycast" => "whichever router is nearest answers to it",
+            "network" => "it stands for the subnet itself",
+            "broadcast" => "everybody on the subnet hears what is sent to it"
+          }.fetch(purpose(prefix, address))
         end
       end
     end

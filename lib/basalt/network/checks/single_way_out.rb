@@ -9,10 +9,18 @@ module Basalt
         NAMED = 5
 
         def findings
-          analysis[WaysOut].single.sort_by { |id, _| set.element(id).ordinal }.map do |id, cut|
-            culprit = set.element(id)
-            finding(id, "#{title(culprit)} is a single way out", "Without it #{names(cut)} #{cut.one? ? 'loses' : 'lose'} the outside.", also: cut)
-          end
+          analysis[WaysOut]
+            .single
+            .sort_by { |id, _| set.element(id).ordinal }
+            .map do |id, cut|
+              culprit = set.element(id)
+              finding(
+                id,
+                "#{title(culprit)} is a single way out",
+                "Without it #{names(cut)} #{cut.one? ? "loses" : "lose"} the outside.",
+                also: cut
+              )
+            end
         end
 
         private
@@ -21,14 +29,14 @@ module Basalt
           return culprit.name unless culprit.relation?
 
           ends = culprit.targets.map { |id| set.element(id).name }
-          "The #{culprit['circuit'] ? "#{culprit['circuit']} circuit" : 'line'} from #{ends.join(' to ')}"
+          "The #{culprit["circuit"] ? "#{culprit["circuit"]} circuit" : "line"} from #{ends.join(" to ")}"
         end
 
         def names(ids)
           names = ids.map { |id| set.element(id) }.sort_by(&:ordinal).map(&:name)
           return English.list(names) if names.length <= NAMED
 
-          "#{names.first(NAMED).join(', ')} and #{names.length - NAMED} more"
+          "#{names.first(NAMED).join(", ")} and #{names.length - NAMED} more"
         end
       end
     end

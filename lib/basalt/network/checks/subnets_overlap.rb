@@ -10,7 +10,7 @@ module Basalt
 
         def findings
           plan.subnets.select { |s| plan.prefix(s) }.group_by { |s| [s["space"].to_s, plan.prefix(s).version] }
-              .each_value.flat_map { |subnets| overlaps(subnets) }
+            .each_value.flat_map { |subnets| overlaps(subnets) }
         end
 
         private

@@ -67,7 +67,7 @@ module Basalt
         def tell(draft)
           unparser = Statements::Unparser.new(draft)
           draft.elements.differences.filter_map { |_, _, after| after }.sort_by { |e| [e.relation? ? 1 : 0, e.ordinal] }
-               .flat_map { |element| unparser.tell(element) }
+            .flat_map { |element| unparser.tell(element) }
         end
 
         # The gateway that rows named by address is whoever has that address.

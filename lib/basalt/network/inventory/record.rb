@@ -36,7 +36,8 @@ module Basalt
 
         def device(name, known, wanted)
           if known && wanted && known["role"] != wanted
-            raise Mistake, "“#{name}” is #{English.article(known['role'])} #{known['role']} already, not #{English.article(wanted)} #{wanted}"
+            raise Mistake,
+                  "“#{name}” is #{English.article(known["role"])} #{known["role"]} already, not #{English.article(wanted)} #{wanted}"
           end
 
           (known || @context.add("device", name:, facts: { "role" => wanted || "device" })).tap { |device| @context.show(device) }
@@ -51,13 +52,20 @@ module Basalt
         end
 
         def step(name, outer, index, count)
-          known = draft.named(Model::Names.clean(name)).select { |element| element.kind == "place" && (outer.nil? || element.container_id == outer.id) }
+          known =
+            draft
+              .named(Model::Names.clean(name))
+              .select { |element| element.kind == "place" && (outer.nil? || element.container_id == outer.id) }
           raise Mistake, "there are #{known.length} places called “#{name}”: write the way to it, as in Site / Room" if known.length > 1
 
-          level = if count == 1 then "room"
-                  elsif index.zero? then "site"
-                  else index == count - 1 ? "room" : "building"
-                  end
+          level =
+            if count == 1
+              "room"
+            elsif index.zero?
+              "site"
+            else
+              index == count - 1 ? "room" : "building"
+            end
           known.first || @context.add("place", name:, facts: { "level" => level }, container_id: outer&.id)
         end
 
@@ -83,7 +91,7 @@ module Basalt
         # The column says yes, or the address of the subnet's gateway.
         def gateway(thing, subnet)
           text = @values["gateway"] or return
-          return [subnet.id, Attaching.completed(subnet, text)] if text.match?(/\A[.:\h]*[.:][.:\h]*\z/)
+          return subnet.id, Attaching.completed(subnet, text) if text.match?(/\A[.:\h]*[.:][.:\h]*\z/)
 
           flag = Model::Catalogue.kind("attachment").field("gateway").read(text)
           @context.set(Attaching.of(draft, thing, subnet).first.id, "gateway", flag) if flag

@@ -39,7 +39,7 @@ module Basalt
 
         def agree(known, prefix)
           if prefix && known["prefix"] && known["prefix"] != prefix.to_s
-            raise Mistake, "#{known.name} is #{known['prefix']} already, not #{prefix}"
+            raise Mistake, "#{known.name} is #{known["prefix"]} already, not #{prefix}"
           end
 
           @context.set(known.id, "prefix", prefix.to_s) if prefix && known["prefix"].nil?
@@ -49,7 +49,8 @@ module Basalt
         def by_prefix(prefix)
           return unless prefix
 
-          all.find { |subnet| subnet["prefix"] == prefix.to_s } || @context.add("subnet", name: prefix.to_s, facts: { "prefix" => prefix.to_s })
+          all.find { |subnet| subnet["prefix"] == prefix.to_s } ||
+            @context.add("subnet", name: prefix.to_s, facts: { "prefix" => prefix.to_s })
         end
 
         # The prefix that an address with a length stands in: 10.20.4.20/24 in 10.20.4.0/24.
@@ -66,8 +67,10 @@ module Basalt
 
         def covering(text)
           address = Addresses.address(text)
-          found = all.select { |subnet| subnet["prefix"] && Addresses.prefix(subnet["prefix"]).cover?(address) }
-                     .max_by { |subnet| Addresses.prefix(subnet["prefix"]).length }
+          found =
+            all
+              .select { |subnet| subnet["prefix"] && Addresses.prefix(subnet["prefix"]).cover?(address) }
+              .max_by { |subnet| Addresses.prefix(subnet["prefix"]).length }
           found or raise Mistake, "no subnet is named, and none that is known covers #{address}"
         end
       end

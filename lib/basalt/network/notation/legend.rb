@@ -8,10 +8,18 @@ module Basalt
         SEAMS = { slate: "switching", ochre: "routing", rust: "guarding", lichen: "serving", tide: "storing", amethyst: "people" }.freeze
 
         ENTRIES = [
-          ["subnet", :pen, :bus, :bus], ["planned subnet", :pen, :planned_bus, :planned_bus], ["attached", :pen, :line, :attached],
-          ["link", :pen, :line, :line], ["circuit", :pen, :circuit, :circuit], ["fibre", :pen, :fibre, :fibre], ["radio", :pen, :radio, :radio],
-          ["coax", :pen, :coax, :coax], ["planned line", :pen, :planned_line, :planned_line], ["planned", :box, :planned, :planned],
-          ["assumed", :box, :assumed, :assumed], ["address not decided", :text, "?", :undecided],
+          ["subnet", :pen, :bus, :bus],
+          ["planned subnet", :pen, :planned_bus, :planned_bus],
+          ["attached", :pen, :line, :attached],
+          ["link", :pen, :line, :line],
+          ["circuit", :pen, :circuit, :circuit],
+          ["fibre", :pen, :fibre, :fibre],
+          ["radio", :pen, :radio, :radio],
+          ["coax", :pen, :coax, :coax],
+          ["planned line", :pen, :planned_line, :planned_line],
+          ["planned", :box, :planned, :planned],
+          ["assumed", :box, :assumed, :assumed],
+          ["address not decided", :text, "?", :undecided],
           *SEAMS.map { |seam, words| [words, :seam, seam, seam] }
         ].freeze
 
@@ -20,17 +28,24 @@ module Basalt
         # @return [Array<Symbol>] of ENTRIES
         def marks(notation, element)
           case element.kind
-          when "subnet" then [element["planned"] ? :planned_bus : :bus]
-          when "attachment" then [element["planned"] ? :planned_line : :attached, *(:undecided unless element["address"])]
-          when "link" then [notation.pen(element)]
-          else thing_marks(notation, element)
+          when "subnet"
+            [element["planned"] ? :planned_bus : :bus]
+          when "attachment"
+            [element["planned"] ? :planned_line : :attached, *(:undecided unless element["address"])]
+          when "link"
+            [notation.pen(element)]
+          else
+            thing_marks(notation, element)
           end
         end
 
         def thing_marks(notation, thing)
-          outline = if thing.assumed then :assumed
-                    elsif thing["planned"] then :planned
-                    end
+          outline =
+            if thing.assumed
+              :assumed
+            elsif thing["planned"]
+              :planned
+            end
           [outline, (notation.seam(thing) if thing.kind == "device")].compact
         end
       end

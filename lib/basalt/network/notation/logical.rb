@@ -7,8 +7,18 @@ module Basalt
       # where a thing joins a subnet.
       class Logical < Drawing::Notation
         SEAMS = {
-          "switch" => :slate, "patch panel" => :slate, "access point" => :slate, "router" => :ochre, "load balancer" => :ochre, "modem" => :ochre,
-          "firewall" => :rust, "server" => :lichen, "workstation" => :lichen, "printer" => :lichen, "storage" => :tide, "phone" => :amethyst
+          "switch" => :slate,
+          "patch panel" => :slate,
+          "access point" => :slate,
+          "router" => :ochre,
+          "load balancer" => :ochre,
+          "modem" => :ochre,
+          "firewall" => :rust,
+          "server" => :lichen,
+          "workstation" => :lichen,
+          "printer" => :lichen,
+          "storage" => :tide,
+          "phone" => :amethyst
         }.freeze
         MEDIA = { "copper" => :line, "fibre" => :fibre, "radio" => :radio, "coax" => :coax }.freeze
 
@@ -19,12 +29,22 @@ module Basalt
         def examples = ["router edge-01", "subnet Plant 10.20.4.0/24, vlan 40", "edge-01 on Plant at .1, gateway"]
 
         def chips
-          [%w[router r], %w[switch s], %w[firewall f], %w[server v], %w[storage o], %w[workstation w], %w[controller c], %w[subnet n],
-           %w[internet i], %w[provider p]]
+          [
+            %w[router r],
+            %w[switch s],
+            %w[firewall f],
+            %w[server v],
+            %w[storage o],
+            %w[workstation w],
+            %w[controller c],
+            %w[subnet n],
+            %w[internet i],
+            %w[provider p]
+          ]
         end
 
         def size(_set, thing)
-          return [Bus.label_width(thing) + 60, Bus::THICK] if thing.kind == "subnet"
+          return Bus.label_width(thing) + 60, Bus::THICK if thing.kind == "subnet"
 
           [Drawing::Slab.width(thing.name, line(thing)), Drawing::Slab::HEIGHT]
         end
@@ -51,14 +71,27 @@ module Basalt
         def thing_shapes(set, thing, placement)
           return Bus.shapes(thing, placement) if thing.kind == "subnet"
 
-          Drawing::Slab.shapes(placement.box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing), pen: outline(set, thing))
+          Drawing::Slab.shapes(
+            placement.box,
+            name: thing.name,
+            line: line(thing),
+            glyph: thing.noun,
+            seam: seam(thing),
+            pen: outline(set, thing)
+          )
         end
 
         def closed_size(_set, thing, count) = [Drawing::Slab.width(thing.name, "#{thing.noun}, #{count} inside"), Drawing::Slab::HEIGHT]
 
         def closed_shapes(_set, thing, placement, count)
-          Drawing::Slab.shapes(placement.box, name: thing.name, line: "#{thing.noun}, #{count} inside", glyph: thing.noun, seam: seam(thing),
-                                              pen: thing.assumed ? :assumed : :outline)
+          Drawing::Slab.shapes(
+            placement.box,
+            name: thing.name,
+            line: "#{thing.noun}, #{count} inside",
+            glyph: thing.noun,
+            seam: seam(thing),
+            pen: thing.assumed ? :assumed : :outline
+          )
         end
 
         def pen(relation)
@@ -72,7 +105,9 @@ module Basalt
         def marks(_set, element) = Legend.marks(self, element)
 
         def tidy(set, sheet_id, only: nil, **)
-          Drawing::CompoundLayout.new(self, set, sheet_id, only:).placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
+          Drawing::CompoundLayout
+            .new(self, set, sheet_id, only:)
+            .placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
         end
 
         def seam(thing) = SEAMS.fetch(thing["role"], :graphite)

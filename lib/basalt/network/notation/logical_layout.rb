@@ -31,7 +31,10 @@ module Basalt
           @things = things
           loops, @lines = lines.partition { |line| line.targets.uniq.one? }
           @loops = loops.to_set { |line| line.targets.first }
-          @lines_of = @lines.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |line, table| line.targets.uniq.each { |id| table[id] << line } }
+          @lines_of =
+            @lines.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |line, table|
+              line.targets.uniq.each { |id| table[id] << line }
+            end
         end
 
         # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
@@ -57,13 +60,20 @@ module Basalt
         end
 
         def cost(plan, nodes)
-          boxes = nodes.to_h { |node| plan.corners.fetch(node.id).then { |x, y| [node.id, Layout::Box.new(x:, y:, w: node.w, h: node.h)] } }
-          Layout::Quality.new(boxes, edges.filter_map { |edge| plan.routes[edge.id]&.then { |points| [edge.from, edge.to, points] } }).cost
+          boxes =
+            nodes.to_h { |node| plan.corners.fetch(node.id).then { |x, y| [node.id, Layout::Box.new(x:, y:, w: node.w, h: node.h)] } }
+          Layout::Quality.new(
+            boxes,
+            edges.filter_map { |edge| plan.routes[edge.id]&.then { |points| [edge.from, edge.to, points] } }
+          ).cost
         end
 
         def host?(thing)
           lines = @lines_of[thing.id]
-          return false unless thing.kind == "device" && lines.one? && lines.first.kind == "attachment" && @set.element(lines.first.target("subnet")).kind == "subnet"
+          unless thing.kind == "device" && lines.one? && lines.first.kind == "attachment" &&
+                 @set.element(lines.first.target("subnet")).kind == "subnet"
+            return false
+          end
 
           !@sizes.key?(thing.id) && !ABOVE.include?(thing["role"]) && !@loops.include?(thing.id)
         end
@@ -73,16 +83,28 @@ module Basalt
         end
 
         def edges
-          @edges ||= @lines.reject { |line| hanging?(line) }.map do |line|
-            from, to = line.ends.map(&:role)
-            rooms = rooms(line)
-            Layout::Edge.new(id: line.id, from: line.targets[0], to: line.targets[1], from_room: rooms.fetch(from, 0),
-                             to_room: rooms.fetch(to, 0), middle: rooms.fetch("middle", 0))
-          end
+          @edges ||=
+            @lines
+              .reject { |line| hanging?(line) }
+              .map do |line|
+                from, to = line.ends.map(&:role)
+                rooms = rooms(line)
+                Layout::Edge.new(
+                  id: line.id,
+                  from: line.targets[0],
+                  to: line.targets[1],
+                  from_room: rooms.fetch(from, 0),
+                  to_room: rooms.fetch(to, 0),
+                  middle: rooms.fetch("middle", 0)
+                )
+              end
         end
 
         def edges_of(id)
-          @edges_of ||= edges.each_with_object(Hash.new { |hash, key| hash[key] = [] }) { |edge, found| [edge.from, edge.to].uniq.each { |one| found[one] << edge } }
+          @edges_of ||=
+            edges.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |edge, found|
+              [edge.from, edge.to].uniq.each { |one| found[one] << edge }
+            end
           @edges_of.fetch(id, [])
         end
 
@@ -117,9 +139,16 @@ module Basalt
         def bus_node(subnet)
           block = blocks[subnet.id]
           label = Bus.label_width(subnet)
-          Layout::Node.new(id: subnet.id, w: block.w, h: block.h, level: @levels[subnet.id], beside: false, rise: Bus::LABEL_RISE + 4,
-                           top: Layout::Surface.new(from: label + 12, to: block.w - 6, y: 0),
-                           bottom: Layout::Surface.new(from: block.w - (block.lanes * LANE), to: block.w - 6, y: block.rails.last))
+          Layout::Node.new(
+            id: subnet.id,
+            w: block.w,
+            h: block.h,
+            level: @levels[subnet.id],
+            beside: false,
+            rise: Bus::LABEL_RISE + 4,
+            top: Layout::Surface.new(from: label + 12, to: block.w - 6, y: 0),
+            bottom: Layout::Surface.new(from: block.w - (block.lanes * LANE), to: block.w - 6, y: block.rails.last)
+          )
         end
 
         def blocks
@@ -134,9 +163,20 @@ module Basalt
           lanes = edges_of(subnet.id).count { |edge| below?(edge, subnet.id) }
           tops = edges_of(subnet.id).length - lanes
           last = hosts.empty? ? 0 : hosts.length - ((rows - 1) * columns)
-          width = [SPINE + (columns * column), SPINE + (last * column) + (lanes * LANE) + 12, Bus.label_width(subnet) + 40 + (tops * Layout::Layered::PITCH * 2)].max
-          Block.new(w: hosts.empty? ? [width - column, 200].max.ceil : width.ceil, h: height(hosts, rows), lanes:, column:, columns:, hosts:,
-                    rails: Array.new(rows) { |row| row * row_height })
+          width = [
+            SPINE + (columns * column),
+            SPINE + (last * column) + (lanes * LANE) + 12,
+            Bus.label_width(subnet) + 40 + (tops * Layout::Layered::PITCH * 2)
+          ].max
+          Block.new(
+            w: hosts.empty? ? [width - column, 200].max.ceil : width.ceil,
+            h: height(hosts, rows),
+            lanes:,
+            column:,
+            columns:,
+            hosts:,
+            rails: Array.new(rows) { |row| row * row_height }
+          )
         end
 
         def row_height = DROP + Drawing::Slab::HEIGHT + ROW_GAP

@@ -11,8 +11,14 @@ module Basalt
           return [] unless Wording.verb_name?(flow.name)
 
           noun = Wording.noun(flow.name)
-          [finding(flow.id, "“#{flow.name}” is what somebody does, not what passes", "A flow is named with a noun, so that it can be looked up and told from the process that makes it.",
-                   repair: noun && repair("Call it “#{noun}”", Change::Set.new(id: flow.id, fact: "name", value: noun)))]
+          [
+            finding(
+              flow.id,
+              "“#{flow.name}” is what somebody does, not what passes",
+              "A flow is named with a noun, so that it can be looked up and told from the process that makes it.",
+              repair: noun && repair("Call it “#{noun}”", Change::Set.new(id: flow.id, fact: "name", value: noun))
+            )
+          ]
         end
       end
     end

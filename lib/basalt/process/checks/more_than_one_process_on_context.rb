@@ -14,9 +14,13 @@ module Basalt
 
             about = processes.find { |one| one.id == sheet.subject_id } || processes.first
             others = processes.reject { |one| one.id == about.id }
-            finding([others.first.id, about.id, *others.drop(1).map(&:id)], "#{sheet.name} shows #{English.count(processes.length, 'process', 'processes')}",
-                    "A context has one in the middle; the others are of the level beneath.",
-                    repair: repair("Leave #{about.name} alone", *others.map { |one| Change::TakeOff.new(sheet_id: sheet.id, element_id: one.id) }))
+            finding(
+              [others.first.id, about.id, *others.drop(1).map(&:id)],
+              "#{sheet.name} shows #{English.count(processes.length, "process", "processes")}",
+              "A context has one in the middle; the others are of the level beneath.",
+              repair:
+                repair("Leave #{about.name} alone", *others.map { |one| Change::TakeOff.new(sheet_id: sheet.id, element_id: one.id) })
+            )
           end
         end
       end

@@ -10,7 +10,13 @@ module Basalt
         def about(flow)
           return [] unless ends(flow).map(&:kind).then { |kinds| kinds.include?("store") && (kinds & %w[party system]).any? }
 
-          [finding(flow.id, "#{name(flow.target("from"))} and #{name(flow.target("to"))} meet without a process", "Nobody outside reaches a store but through a process that writes or reads it.")]
+          [
+            finding(
+              flow.id,
+              "#{name(flow.target("from"))} and #{name(flow.target("to"))} meet without a process",
+              "Nobody outside reaches a store but through a process that writes or reads it."
+            )
+          ]
         end
       end
     end

@@ -9,10 +9,19 @@ module Basalt
 
         def findings
           logical = sheets("data flow").reject { |sheet| sheet.band == "Physical" }
-          set.of_kind("process").select { |process| process.container_id && logical.any? { |sheet| set.shown?(sheet.id, process.id) } && !Wording.imperative?(process.name) }.map do |process|
-            finding(process.id, "“#{process.name}” does not say what is done",
-                    "On a logical level a process is a verb and what it is done to, such as “Assess leak”. Who does it belongs on a physical level.")
-          end
+          set
+            .of_kind("process")
+            .select do |process|
+              process.container_id && logical.any? { |sheet| set.shown?(sheet.id, process.id) } && !Wording.imperative?(process.name)
+            end
+            .map do |process|
+              finding(
+                process.id,
+                "“#{process.name}” does not say what is done",
+                "On a logical level a process is a verb and what it is done to, such as “Assess leak”. Who does it belongs on a physical " \
+                "level."
+              )
+            end
         end
       end
     end

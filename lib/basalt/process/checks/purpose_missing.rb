@@ -9,9 +9,16 @@ module Basalt
 
         def findings
           ids = sheets("context").filter_map(&:subject_id).uniq
-          ids.map { |id| set.element(id) }.select { |element| %w[process system].include?(element.kind) && element["purpose"].nil? }.map do |element|
-            finding(element.id, "Nobody said what #{element.name} is for", "What belongs to it, and what does not, is decided by its purpose.")
-          end
+          ids
+            .map { |id| set.element(id) }
+            .select { |element| %w[process system].include?(element.kind) && element["purpose"].nil? }
+            .map do |element|
+              finding(
+                element.id,
+                "Nobody said what #{element.name} is for",
+                "What belongs to it, and what does not, is decided by its purpose."
+              )
+            end
         end
       end
     end

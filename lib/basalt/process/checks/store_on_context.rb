@@ -8,14 +8,20 @@ module Basalt
         rule "store-on-context", :warning, reads: %w[store]
 
         def findings
-          sheets("context").flat_map { |sheet| set.things_on(sheet.id).select { |thing| thing.kind == "store" }.map { |store| found(sheet, store) } }
+          sheets("context").flat_map do |sheet|
+            set.things_on(sheet.id).select { |thing| thing.kind == "store" }.map { |store| found(sheet, store) }
+          end
         end
 
         private
 
         def found(sheet, store)
-          finding(store.id, "#{store.name} stands on the context", "Stores are within; the context shows the one process and what is around it.",
-                  repair: repair("Take it off the sheet", Change::TakeOff.new(sheet_id: sheet.id, element_id: store.id)))
+          finding(
+            store.id,
+            "#{store.name} stands on the context",
+            "Stores are within; the context shows the one process and what is around it.",
+            repair: repair("Take it off the sheet", Change::TakeOff.new(sheet_id: sheet.id, element_id: store.id))
+          )
         end
       end
     end

@@ -8,13 +8,19 @@ module Basalt
         rule "unbalanced", :warning, reads: %w[process flow information item]
 
         def findings
-          set.of_kind("process").filter_map do |process|
-            lacks = Balance.new(set, process).lacks
-            next if lacks.empty?
+          set
+            .of_kind("process")
+            .filter_map do |process|
+              lacks = Balance.new(set, process).lacks
+              next if lacks.empty?
 
-            finding([process.id, *lacks.map(&:other_id).uniq], "#{process.name} and the level beneath it carry different flows", lacks.map { |lack| words(process, lack) }.join(". ") + ".",
-                    repair: repair("Add what lacks", *lacks.map { |lack| adding(process, lack) }))
-          end
+              finding(
+                [process.id, *lacks.map(&:other_id).uniq],
+                "#{process.name} and the level beneath it carry different flows",
+                lacks.map { |lack| words(process, lack) }.join(". ") + ".",
+                repair: repair("Add what lacks", *lacks.map { |lack| adding(process, lack) })
+              )
+            end
         end
 
         private
@@ -22,7 +28,11 @@ module Basalt
         def words(process, lack)
           other = name(lack.other_id)
           way = lack.direction == :in ? "from #{other}" : "to #{other}"
-          lack.where == :below ? "“#{lack.name}” #{way} is not on the level beneath" : "“#{lack.name}” #{way} is on the level beneath, and #{process.name} does not carry it"
+          if lack.where == :below
+            "“#{lack.name}” #{way} is not on the level beneath"
+          else
+            "“#{lack.name}” #{way} is on the level beneath, and #{process.name} does not carry it"
+          end
         end
 
         def adding(process, lack)
@@ -35,7 +45,8 @@ module Basalt
         def taker(process, lack)
           children = Levels.children(set, process.id)
           role = lack.direction == :in ? "from" : "to"
-          children.find { |child| set.relations_of(child.id, "flow").any? { |flow| flow.target(role) == lack.other_id } } || (lack.direction == :in ? children.first : children.last)
+          children.find { |child| set.relations_of(child.id, "flow").any? { |flow| flow.target(role) == lack.other_id } } ||
+            (lack.direction == :in ? children.first : children.last)
         end
       end
     end

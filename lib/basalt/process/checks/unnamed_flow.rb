@@ -8,12 +8,18 @@ module Basalt
         rule "unnamed-flow", :warning, reads: %w[flow activity]
 
         def findings
-          flows.select { |flow| flow.name == Kinds::UNSAID }.map do |flow|
-            from, to = ends(flow)
-            wanted = guess(flow)
-            finding(flow.id, "Nobody said what #{from.name} gives to #{to.name}", "A flow without a name says no more than that the two have to do with each other.",
-                    repair: wanted && repair("Call it “#{wanted}”", Change::Set.new(id: flow.id, fact: "name", value: wanted)))
-          end
+          flows
+            .select { |flow| flow.name == Kinds::UNSAID }
+            .map do |flow|
+              from, to = ends(flow)
+              wanted = guess(flow)
+              finding(
+                flow.id,
+                "Nobody said what #{from.name} gives to #{to.name}",
+                "A flow without a name says no more than that the two have to do with each other.",
+                repair: wanted && repair("Call it “#{wanted}”", Change::Set.new(id: flow.id, fact: "name", value: wanted))
+              )
+            end
         end
 
         private
@@ -21,7 +27,8 @@ module Basalt
         # What the activity table says that one of the two gives or gets.
         def guess(flow)
           ids = flow.targets
-          row = set.of_kind("activity").find { |one| one["gives"] && (ids.include?(one.target("who")) || ids.include?(Acts.receiver(one))) }
+          row =
+            set.of_kind("activity").find { |one| one["gives"] && (ids.include?(one.target("who")) || ids.include?(Acts.receiver(one))) }
           row && Wording.bare(row["gives"])
         end
       end

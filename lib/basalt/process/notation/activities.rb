@@ -47,19 +47,26 @@ module Basalt
         def line_shapes(_set, activity, route, _labels) = Acts.receiver(activity) ? super + Drawing::LineEnds::Arrow.shape(route) : []
 
         def legend
-          [["outside: processes no information", :box, :planned, :outside], ["inside", :box, :outline, :inside], ["processes information", :text, "=", "="],
-           ["gives", :shapes, Samples.arrow(:line), :gives]]
+          [
+            ["outside: processes no information", :box, :planned, :outside],
+            ["inside", :box, :outline, :inside],
+            ["processes information", :text, "=", "="],
+            ["gives", :shapes, Samples.arrow(:line), :gives]
+          ]
         end
 
         def marks(set, element)
           return Acts.receiver(element) ? [:gives] : [] if element.relation?
 
-          [SystemBoundary.new(set).of(element)&.outside? ? :outside : :inside, *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })]
+          [
+            SystemBoundary.new(set).of(element)&.outside? ? :outside : :inside,
+            *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })
+          ]
         end
 
         def computed(set, thing)
           verdict = thing.relation? ? nil : SystemBoundary.new(set).of(thing)
-          verdict ? [["stands", "#{verdict.outside? ? 'outside' : 'inside'}#{', decided' if verdict.decided}"]] : []
+          verdict ? [["stands", "#{verdict.outside? ? "outside" : "inside"}#{", decided" if verdict.decided}"]] : []
         end
 
         def computed_headings(kind) = LanesGeometry::KINDS.include?(kind) ? ["stands"] : []

@@ -24,8 +24,11 @@ module Basalt
         private
 
         def circle(box, radius)
-          S.path("M#{S.numbers(box.x, box.cy)}a#{S.numbers(radius, radius)} 0 1 0 #{S.n box.w} 0a#{S.numbers(radius, radius)} 0 1 0 #{S.n(-box.w)} 0Z",
-                 outline)
+          S.path(
+            "M#{S.numbers(box.x, box.cy)}a#{S.numbers(radius, radius)} 0 1 0 #{S.n box.w} 0a#{S.numbers(radius, radius)} 0 1 0 " \
+            "#{S.n(-box.w)} 0Z",
+            outline
+          )
         end
 
         def texts(box, radius)

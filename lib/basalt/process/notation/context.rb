@@ -39,7 +39,10 @@ module Basalt
           subject = set.sheets[sheet_id].subject_id
           return subject if things.any? { |thing| thing.id == subject }
 
-          (things.find { |thing| thing.kind == "process" } || things.select { |thing| thing.kind == "system" }.max_by { |thing| lines.count { |line| line.endpoints.include?(thing.id) } })&.id
+          (
+            things.find { |thing| thing.kind == "process" } ||
+              things.select { |thing| thing.kind == "system" }.max_by { |thing| lines.count { |line| line.endpoints.include?(thing.id) } }
+          )&.id
         end
       end
     end

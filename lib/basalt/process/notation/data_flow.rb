@@ -17,7 +17,8 @@ module Basalt
 
         def lanes? = true
 
-        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) = touched(set, Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements)
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: []) =
+          touched(set, Drawing::LayeredLayout.new(self, set, *part(set, sheet_id, only), quick:, crowded:).placements)
       end
     end
   end

@@ -23,9 +23,12 @@ module Basalt
 
         def size(set, thing)
           case thing.kind
-          when "process" then @boxes ? Rounded.new(set, thing).size : Bubble.new(set, thing).size
-          when "store" then OpenStore.new(set, thing, boxes: @boxes).size
-          else Square.new(set, thing, boxes: @boxes).size
+          when "process"
+            @boxes ? Rounded.new(set, thing).size : Bubble.new(set, thing).size
+          when "store"
+            OpenStore.new(set, thing, boxes: @boxes).size
+          else
+            Square.new(set, thing, boxes: @boxes).size
           end
         end
 
@@ -53,20 +56,29 @@ module Basalt
         def computed(set, thing) = thing.kind == "process" ? [["number", Levels.number(set, thing) || "none"]] : super
         def computed_headings(kind) = kind == "process" ? ["number"] : super
 
-        def candidate_positions(set, sheet_id, thing, size, extent) = Drawing::Near.new(set, sheet_id, thing, size, extent, [130, 80]).candidate_positions
+        def candidate_positions(set, sheet_id, thing, size, extent) =
+          Drawing::Near.new(set, sheet_id, thing, size, extent, [130, 80]).candidate_positions
 
         # @return [Layout::Node] to lay out
         def node(set, thing, level)
           w, h = size(set, thing)
           node = Layout::Node.box(thing.id, w, h, level).with(beside: false)
-          circle?(thing) ? node.with(top: Layout::Surface.new(from: w * 0.14, to: w * 0.86, y: 0), bottom: Layout::Surface.new(from: w * 0.14, to: w * 0.86, y: h)) : node
+          if circle?(thing)
+            node.with(
+              top: Layout::Surface.new(from: w * 0.14, to: w * 0.86, y: 0),
+              bottom: Layout::Surface.new(from: w * 0.14, to: w * 0.86, y: h)
+            )
+          else
+            node
+          end
         end
 
         # @return [Integer] room for arrows at the ends of lines, px
         def strip = 30
 
         # Who is outside and what is stored may stand on both sides, so that lines need not cross.
-        def repeatable?(set, sheet_id, thing) = thing.kind == "store" || (thing.kind == "party" && set.sheets[sheet_id].subject_id != thing.id)
+        def repeatable?(set, sheet_id, thing) =
+          thing.kind == "store" || (thing.kind == "party" && set.sheets[sheet_id].subject_id != thing.id)
 
         def marks(set, element)
           return [element["state"] == "planned" ? :planned : :flow] if element.relation?
@@ -75,9 +87,16 @@ module Basalt
         end
 
         def legend
-          [["process", :shapes, @boxes ? Samples.rounded : Samples.circle, :process], ["outside", :shapes, Samples.square(@boxes), :party], ["system", :shapes, Samples.system, :system],
-           ["store", :shapes, @boxes ? Samples.open_box : Samples.store, :store],
-           ["stands more than once", :shapes, Samples.square_again, :"party again"], ["stands more than once", :shapes, Samples.store_again, :"store again"], ["flow", :shapes, Samples.arrow(:line), :flow], ["planned flow", :shapes, Samples.arrow(:planned_line), :planned]]
+          [
+            ["process", :shapes, @boxes ? Samples.rounded : Samples.circle, :process],
+            ["outside", :shapes, Samples.square(@boxes), :party],
+            ["system", :shapes, Samples.system, :system],
+            ["store", :shapes, @boxes ? Samples.open_box : Samples.store, :store],
+            ["stands more than once", :shapes, Samples.square_again, :"party again"],
+            ["stands more than once", :shapes, Samples.store_again, :"store again"],
+            ["flow", :shapes, Samples.arrow(:line), :flow],
+            ["planned flow", :shapes, Samples.arrow(:planned_line), :planned]
+          ]
         end
 
         private
@@ -87,9 +106,12 @@ module Basalt
         def symbol(set, thing, placement)
           sheet = set.sheets[placement.sheet_id]
           case thing.kind
-          when "process" then (@boxes ? Rounded : Bubble).new(set, thing, sheet:)
-          when "store" then OpenStore.new(set, thing, boxes: @boxes, repeated: repeated?(set, placement))
-          else Square.new(set, thing, boxes: @boxes, middle: sheet&.subject_id == thing.id, repeated: repeated?(set, placement))
+          when "process"
+            (@boxes ? Rounded : Bubble).new(set, thing, sheet:)
+          when "store"
+            OpenStore.new(set, thing, boxes: @boxes, repeated: repeated?(set, placement))
+          else
+            Square.new(set, thing, boxes: @boxes, middle: sheet&.subject_id == thing.id, repeated: repeated?(set, placement))
           end
         end
 
@@ -99,10 +121,13 @@ module Basalt
         def touched(set, laid)
           laid.to_h do |id, place|
             line = set.element(id)
-            next [id, place] unless place[:route] && line.relation?
+            next id, place unless place[:route] && line.relation?
 
             points = place[:route]["points"]
-            first, last = [[line.target("from"), points.first], [line.target("to"), points.last]].map { |end_id, point| touch(set, laid, end_id, point) }
+            first, last =
+              [[line.target("from"), points.first], [line.target("to"), points.last]].map do |end_id, point|
+                touch(set, laid, end_id, point)
+              end
             [id, { route: place[:route].merge("points" => [first, *points[1..-2], last]) }]
           end
         end

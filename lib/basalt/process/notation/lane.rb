@@ -33,8 +33,12 @@ module Basalt
         # @param numbers [Hash{String => Integer}] places of the rows in the table
         # @return [Array] shapes
         def shapes(box, heights, numbers)
-          [S.rect(box.x, box.y, box.w, HEAD, @outside ? :planned : :outline), S.text(box.cx, box.y + 22, P.fit(@thing.name, :name, box.w - 16), :name, :middle),
-           S.path("M#{S.numbers(box.cx, box.y + HEAD)}V#{S.n box.bottom}", :thread), *@rows.map { |row| S.part(row.id, row(row, box, heights.fetch(row.id), numbers[row.id])) }]
+          [
+            S.rect(box.x, box.y, box.w, HEAD, @outside ? :planned : :outline),
+            S.text(box.cx, box.y + 22, P.fit(@thing.name, :name, box.w - 16), :name, :middle),
+            S.path("M#{S.numbers(box.cx, box.y + HEAD)}V#{S.n box.bottom}", :thread),
+            *@rows.map { |row| S.part(row.id, row(row, box, heights.fetch(row.id), numbers[row.id])) }
+          ]
         end
 
         # @return [Array<Layout::Box>] of the head and of each row
@@ -51,7 +55,12 @@ module Basalt
           x = box.cx - (w / 2)
           y = box.y + middle - (h / 2)
           lines = @texts.fetch(row.id).each_with_index.map { |line, index| S.text(x + 44, y + 17 + (index * MORE), line, :member) }
-          [S.rect(x, y, w, h, row["processing"] ? :outline : :plain), S.text(x + 24, y + 17, number.to_s, :identifier, :end), S.text(x + 30, y + 17, row["processing"] ? "=" : "", :label), *lines]
+          [
+            S.rect(x, y, w, h, row["processing"] ? :outline : :plain),
+            S.text(x + 24, y + 17, number.to_s, :identifier, :end),
+            S.text(x + 30, y + 17, row["processing"] ? "=" : "", :label),
+            *lines
+          ]
         end
       end
     end

@@ -38,15 +38,16 @@ module Basalt
 
         # @return [Hash{String => Numeric}] the middle of each row's box, px, by id of the activity
         def heights
-          @heights ||= begin
-            y = Lane::HEAD + TOP
-            @rows.to_h do |row|
-              h = @lanes[row.target("who")]&.row_height(row) || Lane::LINE
-              middle = y + (h / 2)
-              y += h + GAP
-              [row.id, middle]
+          @heights ||=
+            begin
+              y = Lane::HEAD + TOP
+              @rows.to_h do |row|
+                h = @lanes[row.target("who")]&.row_height(row) || Lane::LINE
+                middle = y + (h / 2)
+                y += h + GAP
+                [row.id, middle]
+              end
             end
-          end
         end
 
         def dropped(key, x, _y)
@@ -57,7 +58,9 @@ module Basalt
           keys = Change::OrderKey.among(others.map { |thing| Change::Reorder.key(thing) }, place)
           return [] if @things.index(moved) == place
 
-          (keys.one? ? [moved] : others.insert(place, moved)).zip(keys).map { |thing, order| Change::Set.new(id: thing.id, fact: "lane", value: order.to_s) }
+          (keys.one? ? [moved] : others.insert(place, moved))
+            .zip(keys)
+            .map { |thing, order| Change::Set.new(id: thing.id, fact: "lane", value: order.to_s) }
         end
 
         def row_dropped(row_id, owner_key, before_id)
@@ -83,17 +86,26 @@ module Basalt
           { x: (middles[thing.id] - (w / 2)).round, y: 0, w:, h: height }
         end
 
-        def height = @height ||= (@rows.any? ? heights.values.last + (@lanes[@rows.last.target("who")]&.row_height(@rows.last) || Lane::LINE) + GAP : Lane::HEAD + 40).round
+        def height =
+          @height ||=
+            (
+              if @rows.any?
+                heights.values.last + (@lanes[@rows.last.target("who")]&.row_height(@rows.last) || Lane::LINE) + GAP
+              else
+                Lane::HEAD + 40
+              end
+            ).round
 
         # So far apart that boxes stand beside each other and the words over each arrow have room where it begins.
         def middles
-          @middles ||= begin
-            x = 0
-            @things.each_with_index.to_h do |thing, index|
-              x += index.zero? ? @lanes[thing.id].width / 2 : apart(index - 1, index)
-              [thing.id, x.round]
+          @middles ||=
+            begin
+              x = 0
+              @things.each_with_index.to_h do |thing, index|
+                x += index.zero? ? @lanes[thing.id].width / 2 : apart(index - 1, index)
+                [thing.id, x.round]
+              end
             end
-          end
         end
 
         def apart(left, right)
@@ -103,7 +115,9 @@ module Basalt
         end
 
         # Half a box and the words beside it.
-        def half(row) = (@lanes[row.target("who")].row_width(row) / 2) + Activities.words(row).then { |words| words ? Drawing::Pens.width(words, :verb) : 0 } + (2 * AROUND)
+        def half(row) =
+          (@lanes[row.target("who")].row_width(row) / 2) +
+            Activities.words(row).then { |words| words ? Drawing::Pens.width(words, :verb) : 0 } + (2 * AROUND)
 
         # The gap beside the box from which it is given.
         def begins_between?(row, left, right)

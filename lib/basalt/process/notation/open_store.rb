@@ -17,15 +17,20 @@ module Basalt
           @repeated = repeated
           @store = store
           @boxes = boxes
-          @number = boxes ? "D#{set.of_kind('store').index { |one| one.ordinal == store.ordinal }.to_i + 1}" : nil
+          @number = boxes ? "D#{set.of_kind("store").index { |one| one.ordinal == store.ordinal }.to_i + 1}" : nil
         end
 
         def size = [(P.width(@store.name, :name) + 28 + (@boxes ? 40 : 0)).clamp(LEAST, MOST).ceil, HEIGHT]
 
         # @return [Array] shapes
         def shapes(box)
-          [S.rect(box.x, box.y, box.w, box.h, :halo), *bar(box), S.path("M#{S.numbers(box.x, box.y)}h#{S.n box.w}M#{S.numbers(box.x, box.bottom)}h#{S.n box.w}", :inner), *number(box),
-           S.text(box.cx + (@boxes ? 18 : 0), box.cy + 4, P.fit(@store.name, :name, box.w - (@boxes ? 52 : 16)), :name, :middle)]
+          [
+            S.rect(box.x, box.y, box.w, box.h, :halo),
+            *bar(box),
+            S.path("M#{S.numbers(box.x, box.y)}h#{S.n box.w}M#{S.numbers(box.x, box.bottom)}h#{S.n box.w}", :inner),
+            *number(box),
+            S.text(box.cx + (@boxes ? 18 : 0), box.cy + 4, P.fit(@store.name, :name, box.w - (@boxes ? 52 : 16)), :name, :middle)
+          ]
         end
 
         private
@@ -35,7 +40,10 @@ module Basalt
         def number(box)
           return [] unless @boxes
 
-          [S.path("M#{S.numbers(box.x, box.y)}v#{S.n box.h}M#{S.numbers(box.x + 34, box.y)}v#{S.n box.h}", :inner), S.text(box.x + 17, box.cy + 4, @number, :identifier, :middle)]
+          [
+            S.path("M#{S.numbers(box.x, box.y)}v#{S.n box.h}M#{S.numbers(box.x + 34, box.y)}v#{S.n box.h}", :inner),
+            S.text(box.x + 17, box.cy + 4, @number, :identifier, :middle)
+          ]
         end
       end
     end

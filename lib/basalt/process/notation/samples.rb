@@ -13,13 +13,22 @@ module Basalt
         def circle = ->(x, y) { [S.path("M#{S.numbers(x + 9, y)}a8 8 0 1 0 16 0a8 8 0 1 0 -16 0Z", :outline)] }
 
         def rounded
-          lambda { |x, y|
-            [S.path("M#{S.numbers(x + 8, y - 8)}h18q4 0 4 4v8q0 4 -4 4h-18q-4 0 -4 -4v-8q0 -4 4 -4Z", :outline), S.path("M#{S.numbers(x + 4, y - 3)}h26", :rule)]
-          }
+          lambda do |x, y|
+            [
+              S.path("M#{S.numbers(x + 8, y - 8)}h18q4 0 4 4v8q0 4 -4 4h-18q-4 0 -4 -4v-8q0 -4 4 -4Z", :outline),
+              S.path("M#{S.numbers(x + 4, y - 3)}h26", :rule)
+            ]
+          end
         end
 
         # @param behind [Boolean] with an edge as if it had a second one behind it
-        def square(behind) = ->(x, y) { [S.rect(x + 5, y - 8, 24, 16, :outline), *([S.path("M#{S.numbers(x + 8, y + 8)}V#{S.n y - 5}H#{S.n x + 29}", :inner)] if behind)] }
+        def square(behind) =
+          ->(x, y) do
+            [
+              S.rect(x + 5, y - 8, 24, 16, :outline),
+              *([S.path("M#{S.numbers(x + 8, y + 8)}V#{S.n y - 5}H#{S.n x + 29}", :inner)] if behind)
+            ]
+          end
 
         def system = ->(x, y) { [S.rect(x + 5, y - 8, 24, 16, :outline), S.rect(x + 8, y - 5, 18, 10, :inner)] }
         def store = ->(x, y) { [S.path("M#{S.numbers(x + 2, y - 6)}h30M#{S.numbers(x + 2, y + 6)}h30", :inner)] }

@@ -23,7 +23,16 @@ module Basalt
           @below = thing["nature"] || (thing.kind == "system" ? "system" : nil)
         end
 
-        def size = [@lines.map { |line| P.width(line, :name) + 28 }.push(@below ? P.width(@below, :identifier) + 28 : 0).max.clamp(LEAST, MOST).ceil, HEIGHT + (16 * (@lines.length - 1))]
+        def size =
+          [
+            @lines
+              .map { |line| P.width(line, :name) + 28 }
+              .push(@below ? P.width(@below, :identifier) + 28 : 0)
+              .max
+              .clamp(LEAST, MOST)
+              .ceil,
+            HEIGHT + (16 * (@lines.length - 1))
+          ]
 
         # @return [Array] shapes
         def shapes(box)
