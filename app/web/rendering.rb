@@ -162,6 +162,11 @@ module Web
       (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }.insert(some.empty? ? -1 : some.length, *parts)
     end
 
+    # @return [Array<Basalt::Model::Sheet>] on which an element stands besides, from the coarsest to the finest
+    def other_sheets(set, element, sheet)
+      (set.sheets_of(element.id) - [sheet.id]).map { |id| set.sheets[id] }.sort_by { |other| depth(other) }
+    end
+
     # How far down a sheet stands: by its band, then by its number.
     def depth(sheet) = [ProjectRoutes::BANDS.index(sheet.band) || 0, sheet.number.to_s]
 

@@ -118,6 +118,15 @@ module Web
 
         # What the routes need of sources.
         module Reading
+          # Names that are proposed for what a phrase is about, at most.
+          MOST_NAMES = 400
+
+          # @return [Array<String>]
+          def marked_names(set)
+            things = set.elements.each.reject { |one| one.relation? || one.name.nil? || %w[phrase source].include?(one.kind) }
+            things.map(&:name).uniq.first(MOST_NAMES)
+          end
+
           # What was new in the versions that were looked at last.
           FRESH = Recent.new(50)
 

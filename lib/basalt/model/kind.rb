@@ -61,7 +61,7 @@ module Basalt
         )
           common = [Field.new(name: "note", type: :text)]
           super(
-            fields: (common + fields).to_h { |field| [field.name, field] }.freeze,
+            fields: (fields + common).uniq(&:name).to_h { |field| [field.name, field] }.freeze,
             ends:,
             nouns:,
             containers:,
