@@ -8,7 +8,7 @@ module Basalt
     class NotationDelegator
       extend Forwardable
 
-      def_delegators :@notation, *Notation.public_instance_methods(false)
+      def_delegators :@notation, *[Notation, *Notation::PARTS].flat_map { |part| part.public_instance_methods(false) }
 
       def initialize(notation)
         @notation = notation

@@ -2,79 +2,35 @@
 
 module Basalt
   module Model
-    # A kind of element. +nouns+ are the words that declare one, each with the facts it
-    # sets; +brief+ the facts that matter most; +ends+, for relations, are the roles with the kinds each may point at, and
-    # +end_fields+ what an end says of itself.
-    # An end that may point at anything has ANYTHING for its kinds.
-    # A +figure+ draws a kind that stands on sheets of any notation, with +chips+ to place it by.
-    # +owner+ are the kinds that it may be a part of, +ordered+ the fact by which its rows are in order,
-    # +moving+ the change by which it goes into a container, where more goes along than it alone.
-    # +serving+ kinds are only there for what they are joined to.
-    # +marked+ makes a name of the words of a phrase, for kinds that a phrase in a text can become.
-    # +columns+ are keys of its table in their order with their titles, where these are not the usual ones.
-    # An +open_end+ is the role of an end that is at the first end itself as long as nothing is there.
-    # +making+ gives by role the kind that a name nobody knows becomes in the register.
-    # +path+ is what stands between the name of what a part belongs to and its own.
-    # +distinct_by+ lists what, beside the name, tells two of one name apart.
+    # A kind of element: its facts, what it is called (KindNaming), joins (KindJoining), is in or of (KindBelonging), and its table
+    # in the register (KindTable). It is made of what those are made of and answers what they answer.
+    #
+    # An end that may point at anything has ANYTHING for its kinds. A +figure+ draws a kind that stands on sheets of any
+    # notation, with +chips+ to place it by. +serving+ kinds are only there for what they are joined to.
     Kind =
-      Value.of(
-        :name,
-        :nouns,
-        :fields,
-        :ends,
-        :owner,
-        :containers,
-        :distinct_by,
-        :default_names,
-        :plural,
-        :role,
-        :named,
-        :brief,
-        :end_fields,
-        :figure,
-        :chips,
-        :ordered,
-        :moving,
-        :serving,
-        :marked,
-        :columns,
-        :open_end,
-        :making,
-        :path
-      ) do
+      Value.of(:name, :fields, :figure, :chips, :serving, :naming, :joining, :belonging, :table) do
+        self::PARTS = { naming: KindNaming, joining: KindJoining, belonging: KindBelonging, table: KindTable }.freeze
         self::INDEXED = {}.compare_by_identity
         self::ANYTHING = Object.new.tap { |kinds| def kinds.include?(_kind) = true }.freeze
 
-        def initialize(
-          fields: [],
-          ends: {},
-          nouns: {},
-          containers: [],
-          distinct_by: [],
-          default_names: {},
-          brief: [],
-          end_fields: [],
-          chips: [],
-          owner: [],
-          path: ".",
-          **rest
-        )
+        # @param said [Hash] members of the parts
+        # @raise [ArgumentError] for what no part has
+        def initialize(name:, fields: [], figure: nil, chips: [], serving: nil, **said)
+          unknown = said.keys - self.class::PARTS.values.flat_map(&:members)
+          raise ArgumentError, "a kind has no #{unknown.join(", ")}" if unknown.any?
+
           common = [Field.new(name: "note", type: :text)]
           super(
+            name:,
             fields: (fields + common).uniq(&:name).to_h { |field| [field.name, field] }.freeze,
-            ends:,
-            nouns:,
-            containers:,
-            distinct_by:,
-            default_names:,
-            brief:,
-            end_fields:,
+            figure:,
             chips:,
-            owner:,
-            path:,
-            **rest
+            serving:,
+            **self.class::PARTS.transform_values { |part| part.new(**said.slice(*part.members)) }
           )
         end
+
+        self::PARTS.each { |part, type| type.members.each { |member| define_method(member) { self[part][member] } } }
 
         # @return [Array<String>] names of facts by whose value elements are found
         def indexed = self.class::INDEXED[self] ||= fields.each_value.select(&:indexed).map(&:name).freeze
@@ -94,9 +50,7 @@ module Basalt
         end
 
         # @return [String] the word a person would use for this element
-        def noun(element)
-          role ? element.facts.fetch(role, name) : name
-        end
+        def noun(element) = naming.noun(element, name)
       end
   end
 end

@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    class Notation
+      # What a notation draws of a model, and what of it has a table in the register.
+      module Contents
+        # @return [Boolean] whether what it draws is part of a design, and so there for somebody
+        def design? = true
+
+        # @return [Boolean] whether what is declared of a kind on a sheet is in what the sheet is about
+        def within?(_kind) = false
+
+        # @return [Array<String>] kinds that are drawn around what they contain
+        def boundaries = []
+
+        def draws?(element) = things.include?(element.kind)
+
+        # @return [Boolean] whether a relation is drawn as a line, when its ends are there
+        def draws_line?(_set, relation) = lines.include?(relation.kind)
+
+        # @return [Boolean] whether a thing is there to be joined: not where no lines are drawn, nor what only holds others
+        def joins?(thing) = lines.any? && !boundaries.include?(thing.kind)
+
+        # @return [Boolean] whether a thing may stand on a sheet more than once
+        def repeatable?(_set, _sheet_id, _thing) = false
+
+        # @return [Array<Model::Element>] the relations drawn on the sheet
+        def lines_on(set, sheet_id)
+          set.relations_on(sheet_id).select { |relation| draws_line?(set, relation) }
+        end
+
+        # @return [Array<Model::Element>] what of this kind belongs to things and lines of the sheet, and to other parts
+        def parts_on(set, sheet_id, kind)
+          (set.things_on(sheet_id) + lines_on(set, sheet_id)).flat_map { |owner| parts_within(set, owner.id, kind) }
+        end
+
+        def parts_within(set, owner_id, kind) =
+          set.parts_of(owner_id).flat_map { |part| [(part if part.kind == kind)].compact + parts_within(set, part.id, kind) }
+
+        # @return [Array(Array<Model::Element>, Array<Model::Element>)] things to lay out, and the lines among them
+        def part(set, sheet_id, only)
+          things = set.things_on(sheet_id).select { |thing| draws?(thing) && (only.nil? || only.include?(thing.id)) }
+          ids = things.to_set(&:id)
+          [things, lines_on(set, sheet_id).select { |line| line.endpoints.all? { |id| ids.include?(id) } }]
+        end
+
+        # @return [Array<String>] kinds of relations that have a table in the register and are no lines
+        def told = []
+
+        # @return [Array<String>] kinds of what belongs to those, with a table of their own in the register
+        def parts = []
+
+        # @return [Array] parts of a sentence that say what a part of a thing is, behind “has”
+        def part_words(_teller, _part) = raise(Mistake, "rows of this kind are not edited as text")
+
+        # What follows from the facts of an element and is told beside them.
+        #
+        # @return [Array<Array(String, Object)>] words and value
+        def computed(_set, _element) = []
+
+        # @return [Array<String>] the words of +computed+ for a kind, as headings of its table
+        def computed_headings(_kind) = []
+
+        # A value that a person gave in short, made whole from what the model says.
+        #
+        # @return [String, nil]
+        def completed(_set, _element, _fact, text) = text
+      end
+    end
+  end
+end

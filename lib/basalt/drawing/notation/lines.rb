@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    class Notation
+      # Lines: what is said at them, how they are drawn, where they may end at a thing.
+      module Lines
+        # @return [Array<Label>] the texts at a line
+        def labels(_set, _line) = []
+
+        # @param labels [Hash{String => Array(Numeric, Numeric)}] where its labels stand
+        # @return [Array] shapes of a line along its route
+        def line_shapes(_set, line, route, _labels) = [Shapes.polyline(route, pen(line)), Shapes.polyline(route, :grip)]
+
+        def pen(_line) = :line
+
+        # So near to its ends a line leaves others whole: they meet at the same thing, px.
+        ENDS = 9
+
+        # @return [Array] the points along which a line leaves a gap in those beneath it
+        def passing(route) = Layout::Polyline.shortened(route, ENDS)
+
+        # @param line [Model::Element] that is to end there
+        # @return [Layout::Terminal] where it can end at a thing
+        def terminal(_set, _thing, placement, _line) = Layout::BoxTerminal.new(placement.box)
+
+        # @return [Boolean] whether lines may end at parts of things
+        def ends_at_parts? = false
+
+        # @param part [Model::Element] of the thing, at which the line ends
+        # @return [Layout::Terminal] where it can end
+        def part_terminal(set, thing, placement, _part, line) = terminal(set, thing, placement, line)
+
+        # What of other placements has to follow when lines are attached to them.
+        #
+        # @return [Hash{String => Hash}] for each element id what its placement becomes
+        def reshape(_set, _sheet_id, _line) = {}
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Drawing
+    class Notation
+      # The symbols of things: how large they are, what they are made of, what keeps clear of them.
+      module Things
+        # @return [Array(Numeric, Numeric)] width and height of a thing's symbol, px
+        def size(_set, _thing) = raise(NotImplementedError)
+
+        # @return [Boolean] whether a thing's symbol grows with what it says
+        def fits?(_thing) = true
+
+        # @return [Boolean] whether the symbols of what a relation joins tell of it, and grow with it
+        def told_at_ends?(_relation) = false
+
+        # @return [Boolean] whether somebody may give a thing a size
+        def sizable?(_thing) = false
+
+        # What a placement becomes when somebody gives it a size.
+        #
+        # @return [Hash, nil] nil where the size follows from the words
+        def sized(_set, _thing, _placement, _width, _height) = nil
+
+        # @return [Array] shapes of a thing at its placement
+        def thing_shapes(_set, _thing, _placement) = raise(NotImplementedError)
+
+        # @param count [Integer] how many things a collapsed boundary stands for
+        # @return [Array(Numeric, Numeric)] width and height, px
+        def closed_size(set, thing, _count) = size(set, thing)
+
+        # @param count [Integer] how many things a collapsed boundary stands for
+        # @return [Array] shapes
+        def closed_shapes(set, thing, placement, _count) = thing_shapes(set, thing, placement)
+
+        # @return [Array<Layout::Box>] what lines and labels keep clear of, of a thing
+        def obstacles(_set, _thing, placement) = [placement.box]
+
+        # @return [Array<Layout::Box>] what lines may cross, of a thing, but no other thing may stand on
+        def bars(_set, _thing, _placement) = []
+      end
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Model
+    # What elements of a kind are in or of. +owner+ are the kinds that it may be a part of, +containers+ those that it may be in;
+    # +moving+ is the change by which it goes into a container, where more goes along than it alone. +ordered+ is the fact
+    # that holds its key of order among others (see Change::OrderKey).
+    KindBelonging =
+      Value.of(:owner, :containers, :moving, :ordered) do
+        def initialize(owner: [], containers: [], **rest)
+          super
+        end
+      end
+  end
+end
