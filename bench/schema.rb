@@ -37,7 +37,7 @@ class SchemaBench
 
   def journey
     draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
-    sheet = Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "Schema", "tables")
+    sheet = Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), "Schema", "tables")
     @report.call("schema: read", TABLES, timed { Basalt::Data::Physical::Schema.new(sql).into(draft, sheet_id: sheet) })
     @report.call("schema: laid out", TABLES, timed { Basalt::Drawing::Arranger.new(draft, sheet).tidy })
     @report.call("schema: checked", TABLES, timed { Basalt::Checks::Runner.new(draft).findings })

@@ -42,7 +42,7 @@ module CommandLine
 
     def sheet(draft)
       name, notation = importer.sheet
-      Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), options[:sheet] || name, notation)
+      Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), options[:sheet] || name, notation)
     end
   end
 end

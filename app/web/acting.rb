@@ -99,7 +99,7 @@ module Web
       # @return [Array<String>] ids of what is selected, all of them there
       # @raise [Basalt::Mistake] when nothing is
       def chosen(set, params)
-        ids = params[:chosen].to_s.split.first(MANY).grep(Opening::ID).filter_map { |id| set.element_at(id)&.id }.uniq
+        ids = params[:chosen].to_s.split.first(MANY).grep(Lookup::ID).filter_map { |id| set.element_at(id)&.id }.uniq
         raise Basalt::Mistake, "Select something first" if ids.empty?
 
         ids
@@ -108,7 +108,7 @@ module Web
       # @return [Array<String>] keys of the selected occurrences on a sheet (see Basalt::Model::Placement#key)
       # @raise [Basalt::Mistake] when nothing is selected
       def chosen_there(set, sheet, params)
-        keys = params[:chosen].to_s.split.first(MANY).grep(Opening::ID).select { |key| set.shown?(sheet.id, key) }
+        keys = params[:chosen].to_s.split.first(MANY).grep(Lookup::ID).select { |key| set.shown?(sheet.id, key) }
         keys.any? ? keys : chosen(set, params)
       end
 
@@ -116,7 +116,7 @@ module Web
       # @raise [Basalt::Change::Conflict] when it is taken
       def new_id(draft, proposed)
         return draft.new_id if proposed.to_s.empty?
-        raise Basalt::Mistake, "An id is 32 digits in five groups" unless proposed.to_s.match?(Opening::ID)
+        raise Basalt::Mistake, "An id is 32 digits in five groups" unless proposed.to_s.match?(Lookup::ID)
         raise Basalt::Change::Conflict, "This id is taken already" if draft.element(proposed)
 
         proposed

@@ -33,7 +33,7 @@ module Web
     end
 
     use Rack::Protection::AuthenticityToken, authenticity_param: "token"
-    helpers Escaping, Paths, Opening, Acting, Rendering
+    helpers Escaping, Paths, Lookup, Acting, Rendering
 
     before { headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "X-Content-Type-Options" => "nosniff" }
 

@@ -79,7 +79,7 @@ module Web
           x, y = Acting.numbers(params, "x", "y")
           after =
             (
-              if params[:after].to_s.match?(Opening::ID)
+              if params[:after].to_s.match?(Lookup::ID)
                 Basalt::Drawing::AsDrawn.of(draft, sheet.id).placement(sheet.id, params[:after])&.box
               else
                 nil

@@ -22,7 +22,7 @@ module Web
       with_project do |project|
         acted =
           act_on(project, ->(draft) { "moved #{Acting.moved_names(draft)}" }) do |draft, sheet|
-            Moving.new(draft, sheet).by(Acting.moves(params[:moves]), dropped: params[:dropped] == "yes")
+            Reposition.new(draft, sheet).by(Acting.moves(params[:moves]), dropped: params[:dropped] == "yes")
           end
         # What was dropped stands where the notation has it, also where nothing came of it.
         answer(project, acted, fresh: acted.sheet.notation.ruled?)

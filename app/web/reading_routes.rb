@@ -22,10 +22,10 @@ module Web
       end
     end
 
-    helped_by :Reading
+    helped_by :ReadingFace
 
     # The face of sentences.
-    module Reading
+    module ReadingFace
       # @return [String] the sentences as a text to be edited
       def reading_editor(sheet, reading)
         lines, owners = lines_and_owners(reading)

@@ -32,7 +32,7 @@ module Web
     #
     # @param acted [Acting::Acted]
     # @param fresh [Boolean] whether the whole sheet is told
-    # @param entry [Register::Told, nil] what came of cells that were filled in
+    # @param entry [RegisterTable::Told, nil] what came of cells that were filled in
     def answer(project, acted, message: nil, fresh: false, entry: nil)
       sheet = project.set.sheets[acted.sheet.id]
       new_ids = acted.made.is_a?(Fresh) ? acted.made.ids : []
@@ -55,7 +55,7 @@ module Web
       return redirect(project_path(project.project_id)) unless sheet
 
       told = entry.answer || {}
-      filled = Register::Told.new(made: told["made"], refused: refusals(told["refused"], Basalt::Register::Entry::Refused)) if told[
+      filled = RegisterTable::Told.new(made: told["made"], refused: refusals(told["refused"], Basalt::Register::Entry::Refused)) if told[
         "made"
       ]
       parts = answer(project, Acting::Acted.new(sheet, Acting::NOTHING), fresh: true, entry: filled)
@@ -74,9 +74,9 @@ module Web
     end
 
     def selection_part(project, sheet)
-      ids = params[:chosen].to_s.split.grep(Opening::ID).filter_map { |id| project.set.element_at(id)&.id }.uniq
+      ids = params[:chosen].to_s.split.grep(Lookup::ID).filter_map { |id| project.set.element_at(id)&.id }.uniq
       return [part("#facts", view(:chosen_facts, project:, sheet:, ids:))] if ids.length > 1
-      return [] unless params[:selected].to_s.match?(Opening::ID)
+      return [] unless params[:selected].to_s.match?(Lookup::ID)
 
       element = project.set.element(params[:selected])
       [part("#facts", element ? view(:facts, project:, sheet:, element:) : view(:sheet_facts, project:, sheet:))]
@@ -176,7 +176,7 @@ module Web
       containing || set.sheets_about(subject.id).find { |one| (depth(one) <=> depth(sheet)).negative? && one.band != sheet.band }
     end
 
-    def register(project, sheet, owner: nil) = Register.new(project.set, sheet, owner_id: owner&.id)
+    def register(project, sheet, owner: nil) = RegisterTable.new(project.set, sheet, owner_id: owner&.id)
 
     def ago(time)
       seconds = (Time.now - time).to_i

@@ -26,7 +26,7 @@ class BriefPagesTest < Minitest::Test
     assert_equal [32, "outsider"], [phrase["at"], phrase["as"]], last_response.body[0, 300]
     assert_equal ["A caller"], Basalt::Brief::Marking.things(set, phrase.id).map(&:name)
     get "#{base}/sources/#{source.id}"
-    assert_match(%r{<mark class="as-outsider"[^>]*>A caller</mark> waits}, last_response.body)
+    assert_match(%r{<mark\s+class="as-outsider"[^>]*>A caller</mark> waits}, last_response.body)
     send_to("sources/#{source.id}/phrases/#{phrase.id}/struck")
     assert_empty Basalt::Brief::Marking.phrases(set, source.id)
     send_to("undo")

@@ -148,7 +148,7 @@ class RoutesTest < Minitest::Test
 
   def test_whoever_may_only_see_alters_nothing
     before = rows(model_of(@project))
-    Web::Opening.stub_any(:may?, ->(need) { need == :see }) do
+    Web::Lookup.stub_any(:may?, ->(need) { need == :see }) do
       ROUTES
         .reject { |route| route.needs == :see }
         .each do |route|

@@ -132,10 +132,10 @@ class BriefTest < Minitest::Test
         .to_h { |line| line.chomp.split(": ", 2).then { |kind, phrases| [kind, phrases.split("; ")] } }
     assert_operator labelled.values.sum(&:length), :>=, 300
     {
-      ["process thing", "process done"] => ->(words) { !Basalt::Process::Wording.imperative?(words) },
-      ["flow verb", "flow noun"] => ->(words) { Basalt::Process::Wording.verb_name?(words) },
-      %w[vague measured] => ->(words) { B::Wording.vague(words).any? },
-      %w[double single] => ->(words) { B::Wording.double?(words) }
+      ["process thing", "process done"] => ->(words) { !Basalt::Process::PhraseGrammar.imperative?(words) },
+      ["flow verb", "flow noun"] => ->(words) { Basalt::Process::PhraseGrammar.verb_name?(words) },
+      %w[vague measured] => ->(words) { B::RequirementQuality.vague(words).any? },
+      %w[double single] => ->(words) { B::RequirementQuality.double?(words) }
     }.each do |(yes, no), found|
       right = labelled[yes].count(&found)
       precision, recall = right.fdiv(right + labelled[no].count(&found)), right.fdiv(labelled[yes].length)

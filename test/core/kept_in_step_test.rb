@@ -151,9 +151,9 @@ class KeptInStepTest < Minitest::Test
       before = facts(set)
       draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
       moved = set.of_kind("process").drop(1).sample(random: levels.random)
-      Basalt::Process::Opening.level(draft, moved)
+      Basalt::Process::LevelSheet.level(draft, moved)
       draft.apply(
-        Basalt::Process::Moving.new(id: moved.id, container_id: set.of_kind("process").first.id),
+        Basalt::Process::MoveProcess.new(id: moved.id, container_id: set.of_kind("process").first.id),
         Change::Remove.new(id: moved.id)
       )
       assert_empty draft.sheet_list.filter_map(&:subject_id)

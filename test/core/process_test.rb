@@ -106,12 +106,12 @@ class ProcessTest < Minitest::Test
         if L.within?(levels.draft, to.id, moved.id)
           error =
             assert_raises(Basalt::Mistake) do
-              Basalt::Change::Draft.new(levels.draft).apply(Basalt::Process::Moving.new(id: moved.id, container_id: to.id))
+              Basalt::Change::Draft.new(levels.draft).apply(Basalt::Process::MoveProcess.new(id: moved.id, container_id: to.id))
             end
           assert_match(/is itself in|cannot be in/, error.message) unless moved.id == to.id
           next
         end
-        levels.draft.apply(Basalt::Process::Moving.new(id: moved.id, container_id: to.id))
+        levels.draft.apply(Basalt::Process::MoveProcess.new(id: moved.id, container_id: to.id))
         assert_balanced levels.draft, "#{seed}: #{moved.name} into #{to.name}"
         assert_numbered levels.draft
         assert_equal before, flows(levels.draft), "what flows between the lowest stays"
@@ -268,7 +268,7 @@ class ProcessTest < Minitest::Test
     set = model(TABLE)
     draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
     sheet = set.sheet_list.first.id
-    Basalt::Process::Framing.new(draft, sheet).into(draft)
+    Basalt::Process::ContextDerivation.new(draft, sheet).into(draft)
     told =
       draft.of_kind("flow").map { |flow| [draft.element(flow.target("from")).name, flow.name, draft.element(flow.target("to")).name] }
     assert_equal [
@@ -280,21 +280,21 @@ class ProcessTest < Minitest::Test
       %w[Tell answer O]
     ].sort,
                  told.sort
-    assert_empty Basalt::Process::Framing.new(draft, sheet).steps
+    assert_empty Basalt::Process::ContextDerivation.new(draft, sheet).steps
     assert_empty Checks::Runner.new(draft).findings.select { |one| one.severity != :hint }.map(&:id) - %w[process-not-a-verb-phrase]
     draft.apply(Change::Remove.new(id: draft.of_kind("activity").last.id))
-    assert_equal([:drop], Basalt::Process::Framing.new(draft, sheet).steps.map(&:act))
+    assert_equal([:drop], Basalt::Process::ContextDerivation.new(draft, sheet).steps.map(&:act))
   end
 
   def test_the_table_as_csv_both_ways_and_tables_that_lack_something
     set = model(TABLE)
-    rows = Basalt::Process::Framing.new(set, set.sheet_list.first.id).rows
+    rows = Basalt::Process::ContextDerivation.new(set, set.sheet_list.first.id).rows
     csv = Basalt::Process::ActivityTable.csv(set, rows)
     other = model("project T\nprocess P\nsheet A: activities, about P")
     draft = Change::Draft.new(other, ids: -> { SecureRandom.uuid })
     sheet = other.sheet_list.first.id
     assert_equal 4, Basalt::Process::ActivityTable.into(draft, Formats::CSV.new(csv), sheet)
-    again = Basalt::Process::ActivityTable.csv(draft, Basalt::Process::Framing.new(draft, sheet).rows)
+    again = Basalt::Process::ActivityTable.csv(draft, Basalt::Process::ContextDerivation.new(draft, sheet).rows)
     assert_equal csv, again
     {
       "who,gives\na,b" => /no column “does”/,
@@ -361,7 +361,7 @@ class ProcessTest < Minitest::Test
     8.times do |seed|
       levels = GeneratedLevels.new(seed)
       top = levels.processes.first
-      sheet = Basalt::Process::Opening.level(levels.draft, top)
+      sheet = Basalt::Process::LevelSheet.level(levels.draft, top)
       ["boxes", nil].each do |variant|
         levels.draft.apply(Change::SetVariant.new(sheet_id: sheet, variant:))
         Drawing::Arranger.new(levels.draft, sheet).tidy

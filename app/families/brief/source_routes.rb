@@ -9,7 +9,7 @@ module Web
 
         SOURCE = "/projects/:project_id/sources/:source_id"
 
-        helped_by :Reading
+        helped_by :SourcePages
 
         get("/projects/:project_id/sources", needs: :see, answers: :page) do
           with_project { |project| erb(:sources, locals: { project:, sources: project.set.of_kind("source") }) }
@@ -68,7 +68,7 @@ module Web
             phrase = element(project.set, params[:phrase_id])
             raise ActiveRecord::RecordNotFound, "no such phrase" unless phrase.kind == "phrase" && phrase.owner_id == source(project).id
 
-            said, changes = Reading.turned(phrase, params[:act])
+            said, changes = SourcePages.turned(phrase, params[:act])
             keep_words(project, said) { |draft| draft.apply(changes) }
             after_marking(project)
           end
@@ -117,7 +117,7 @@ module Web
         end
 
         # What the routes need of sources.
-        module Reading
+        module SourcePages
           # Names that are proposed for what a phrase is about, at most.
           MOST_NAMES = 400
 
@@ -174,7 +174,7 @@ module Web
               phrases:,
               shown:,
               part: params[:part].to_i.clamp(0, shown.parts.length - 1),
-              sheet: params[:on].to_s.match?(Opening::ID) ? project.set.sheets[params[:on]] : nil
+              sheet: params[:on].to_s.match?(Lookup::ID) ? project.set.sheets[params[:on]] : nil
             }
           end
 
@@ -203,7 +203,7 @@ module Web
           end
 
           def mark_phrase(draft, source, at, quote)
-            thing = params[:thing].to_s.empty? ? made(draft, source, quote) : Reading.known(draft, params[:thing].to_s)
+            thing = params[:thing].to_s.empty? ? made(draft, source, quote) : SourcePages.known(draft, params[:thing].to_s)
             note = params[:as] == Basalt::Brief::Marking::REMARK ? params[:note].to_s : nil
             raise Basalt::Mistake, "A remark says something" if note && note.strip.empty?
 
@@ -238,7 +238,7 @@ module Web
 
           # With a sheet beside it, what was made stands there too.
           def show_beside(draft, thing)
-            sheet = params[:on].to_s.match?(Opening::ID) && draft.sheets[params[:on]]
+            sheet = params[:on].to_s.match?(Lookup::ID) && draft.sheets[params[:on]]
             return unless sheet && thing && !thing.relation? && sheet.notation.draws?(thing)
 
             Basalt::Change::Show.new(sheet_id: sheet.id, element_id: thing.id).apply(draft)
@@ -253,7 +253,7 @@ module Web
           end
 
           def sheet_part(project)
-            sheet = params[:on].to_s.match?(Opening::ID) && project.set.sheets[params[:on]] or return ""
+            sheet = params[:on].to_s.match?(Lookup::ID) && project.set.sheets[params[:on]] or return ""
             part("#pieces", whole(project, sheet)) + part("#findings-later", view(:findings_later, sheet:))
           end
 

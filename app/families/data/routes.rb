@@ -80,7 +80,7 @@ module Web
           with_project do |project|
             kept = made = nil
             project.act(said: "brought in the schema #{name}", by: person) do |draft|
-              made = Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), name, "tables")
+              made = Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), name, "tables")
               kept = read.into(draft, sheet_id: made)
             end
             project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
@@ -229,7 +229,7 @@ module Web
             project.act(said: "derived tables from #{sheet.name}", by: person, sheet_id: known || sheet.id) do |draft|
               made =
                 known ||
-                Basalt::Statements::Opening
+                Basalt::Statements::OpenSheet
                   .of(Basalt::Statements::Context.new(draft), "#{sheet.name} as tables", "tables")
                   .tap { |id| signed(draft, id) }
               derivation(draft, sheet, made).into(draft, keys:)

@@ -9,7 +9,7 @@ module Web
 
         SHEET = EditRoutes::SHEET
 
-        helped_by :Framing
+        helped_by :ContextSteps
 
         get("#{SHEET}/framing", needs: :see, answers: :page) do
           with_project do |project|
@@ -18,7 +18,7 @@ module Web
               locals: {
                 project:,
                 sheet: sheet(project),
-                framing: Basalt::Process::Framing.new(project.set, sheet(project).id)
+                framing: Basalt::Process::ContextDerivation.new(project.set, sheet(project).id)
               }
             )
           end
@@ -38,7 +38,7 @@ module Web
           with_project do |project|
             sheet = sheet(project)
             project.act(said: "said what #{sheet.name} is about", by: person, sheet_id: sheet.id) do |draft|
-              Framing.about(draft, sheet, params[:name].to_s)
+              ContextSteps.about(draft, sheet, params[:name].to_s)
             end
             redirect sheet_path(sheet.id, "framing")
           end
@@ -47,7 +47,7 @@ module Web
         post "#{SHEET}/rows/:element_id", needs: :edit, answers: :pieces, makes: "Reorder" do
           on_sheet(->(_) { "moved a row" }) do |draft, sheet|
             row = element(draft, params[:element_id])
-            rows = Register.new(draft, sheet).rows(row.kind).map(&:id)
+            rows = RegisterTable.new(draft, sheet).rows(row.kind).map(&:id)
             raise Basalt::Mistake, "It has no place among others" unless row.description.ordered && rows.include?(row.id)
 
             draft.apply(
@@ -61,12 +61,12 @@ module Web
             party = element(draft, params[:element_id])
             raise Basalt::Mistake, "Only somebody who takes part stands inside or outside" unless party.kind == "party"
 
-            draft.apply(Framing.standing(party, params))
+            draft.apply(ContextSteps.standing(party, params))
           end
         end
 
         post "#{SHEET}/activities", needs: :edit, answers: :pieces, makes: "Add, Set" do
-          table = Framing.table(params[:file])
+          table = ContextSteps.table(params[:file])
           on_sheet(->(_) { "brought in an activity table" }) do |draft, sheet|
             Basalt::Process::ActivityTable.into(draft, table, sheet.id)
           end
@@ -80,7 +80,7 @@ module Web
             made = nil
             known = project.set.sheets_about(process.id).any? { |one| one.notation_name == "data flow" }
             project.act(said: "opened #{process.name} into a level", by: person) do |draft|
-              (made = Basalt::Process::Opening.level(draft, process)).then { |id| signed(draft, id) unless known }
+              (made = Basalt::Process::LevelSheet.level(draft, process)).then { |id| signed(draft, id) unless known }
             end
             project.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
             headers "HX-Redirect" => sheet_path(made)
@@ -92,14 +92,14 @@ module Web
           with_project do |project|
             variant = params[:variant] == "boxes" ? "boxes" : nil
             project.act(said: "drew processes as #{variant ? "rounded boxes" : "circles"} everywhere", by: person, tidy: false) do |draft|
-              Framing.drawn(draft, variant)
+              ContextSteps.drawn(draft, variant)
             end
             project
               .set
               .sheet_list
-              .select { |one| Framing::FLOWS.include?(one.notation_name) }
+              .select { |one| ContextSteps::FLOWS.include?(one.notation_name) }
               .each { |one| project.act(said: "laid out #{one.name}", by: person, sheet_id: one.id, tidy: :complete) { nil } }
-            redirect params[:back].to_s.match?(Opening::ID) ? sheet_path(params[:back]) : project_path(project.project_id)
+            redirect params[:back].to_s.match?(Lookup::ID) ? sheet_path(params[:back]) : project_path(project.project_id)
           end
         end
 
@@ -125,7 +125,7 @@ module Web
             download(
               "activities.csv",
               "text/csv",
-              Basalt::Process::ActivityTable.csv(project.set, Basalt::Process::Framing.new(project.set, sheet(project).id).rows)
+              Basalt::Process::ActivityTable.csv(project.set, Basalt::Process::ContextDerivation.new(project.set, sheet(project).id).rows)
             )
           end
         end
@@ -137,19 +137,19 @@ module Web
         end
 
         # What the routes need of the model.
-        module Framing
-          FLOWS = Basalt::Process::Opening::FLOWS
+        module ContextSteps
+          FLOWS = Basalt::Process::LevelSheet::FLOWS
 
           # @return [String] id of the sheet to go to
           def frame(project, sheet, keys)
             fresh = []
             project.act(said: "drew the context from #{sheet.name}", by: person, sheet_id: sheet.id) do |draft|
               before = draft.sheet_list.map(&:id)
-              Basalt::Process::Framing.new(draft, sheet.id).into(draft, keys:)
+              Basalt::Process::ContextDerivation.new(draft, sheet.id).into(draft, keys:)
               fresh = (draft.sheet_list.map(&:id) - before).each { |id| signed(draft, id) }
             end
             fresh.each { |id| project.act(said: "laid out #{project.set.sheets[id].name}", by: person, sheet_id: id, tidy: true) { nil } }
-            fresh.first || Basalt::Process::Framing.new(project.set, sheet.id).context&.id || sheet.id
+            fresh.first || Basalt::Process::ContextDerivation.new(project.set, sheet.id).context&.id || sheet.id
           end
 
           class << self

@@ -37,7 +37,7 @@ module Basalt
           name: "party",
           serving: true,
           ordered: "lane",
-          marked: ->(text) { Wording.titled(text) },
+          marked: ->(text) { PhraseGrammar.titled(text) },
           plural: "parties",
           role: "standing",
           brief: ["nature"],
@@ -59,7 +59,7 @@ module Basalt
         Model::Kind.new(
           name: "system",
           ordered: "lane",
-          marked: ->(text) { Wording.titled(text) },
+          marked: ->(text) { PhraseGrammar.titled(text) },
           plural: "systems",
           nouns: {
             "system" => {}
@@ -68,7 +68,7 @@ module Basalt
         ),
         Model::Kind.new(
           name: "process",
-          marked: ->(text) { Wording.done(text) },
+          marked: ->(text) { PhraseGrammar.done(text) },
           plural: "processes",
           nouns: {
             "process" => {}
@@ -76,13 +76,13 @@ module Basalt
           containers: ["process"],
           brief: ["performer"],
           distinct_by: ["container"],
-          moving: Moving,
+          moving: MoveProcess,
           fields: [field("performer", :text, label: "done by"), field("purpose", :text), field("position", :integer, range: 1..9999)]
         ),
         Model::Kind.new(
           name: "store",
           serving: true,
-          marked: ->(text) { Wording.titled(text) },
+          marked: ->(text) { PhraseGrammar.titled(text) },
           plural: "stores",
           nouns: {
             "store" => {}

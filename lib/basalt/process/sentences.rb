@@ -95,7 +95,7 @@ module Basalt
 
       QUALITIES = [
         contained("process", "in") do |context, process, said|
-          context.draft.apply(Moving.new(id: process.id, container_id: said[:container].id))
+          context.draft.apply(MoveProcess.new(id: process.id, container_id: said[:container].id))
         end,
         APART,
         quality("process", "position <position:integer>"),

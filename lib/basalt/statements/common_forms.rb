@@ -27,7 +27,7 @@ module Basalt
       ALL = [
         Form.new("project <name:name>") { |context, said| context.draft.name_project(said[:name]) },
         Form.new("sheet <name:new> : <notation:notation> {sheet}") do |context, said|
-          context.sheet_id = Opening.of(context, said[:name], said[:notation])
+          context.sheet_id = OpenSheet.of(context, said[:name], said[:notation])
           context.qualify(context.sheet, said)
         end,
         Form.new(

@@ -29,7 +29,7 @@ module Web
           end
 
           def sheet(draft)
-            Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), options[:sheet] || "Tables", "tables")
+            Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), options[:sheet] || "Tables", "tables")
           end
 
           def tell(steps)

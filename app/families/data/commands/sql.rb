@@ -30,7 +30,7 @@ module Web
             raise Basalt::Mistake, "#{file}: there are neither tables nor entities" if set.of_kind("entity").empty?
 
             draft = Basalt::Change::Draft.new(set)
-            sheet_id = Basalt::Statements::Opening.of(Basalt::Statements::Context.new(draft), "Tables", "tables")
+            sheet_id = Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), "Tables", "tables")
             Basalt::Data::Logical::Derivation.new(draft, sheet_id:).into(draft)
             err.puts "#{file} holds no tables: #{Basalt::English.count(draft.of_kind("table").length,
                                                                        "table")} derived from its entities; bin/basalt derive keeps them"

@@ -31,7 +31,7 @@ module Web
 
           def frame(draft, sheet)
             about(draft, sheet) unless sheet.subject_id
-            framing = Basalt::Process::Framing.new(draft, sheet.id)
+            framing = Basalt::Process::ContextDerivation.new(draft, sheet.id)
             framing.standing.verdicts.each do |verdict|
               out.puts "#{draft.element(verdict.party_id).name} is #{verdict.outside? ? "outside" : "inside"}: #{verdict.why}"
             end

@@ -13,7 +13,7 @@ module Basalt
 
         def findings
           all = set.of_kind("requirement").select { |one| one["text"] && one["state"] != "dropped" }.first(MOST)
-          all.select { |one| Wording.double?(one["text"]) }.map { |one| doubled(one) } + twins(all)
+          all.select { |one| RequirementQuality.double?(one["text"]) }.map { |one| doubled(one) } + twins(all)
         end
 
         private
@@ -24,13 +24,17 @@ module Basalt
 
         # Only those that have a word in common are compared.
         def twins(all)
-          words = all.to_h { |one| [one.id, Wording.words(one["text"])] }
+          words = all.to_h { |one| [one.id, RequirementQuality.words(one["text"])] }
           by_word =
             words.each_with_object(Hash.new { |table, word| table[word] = [] }) do |(id, list), table|
               list.each { |word| table[word] << id }
             end
           pairs = by_word.values.select { |ids| ids.length <= COMMON }.flat_map { |ids| ids.combination(2).to_a }.uniq
-          pairs.select { |one, other| Wording.alike?(words[one], words[other]) }.map { |pair| twin(*pair.map { |id| set.element(id) }) }
+          pairs.select { |one, other| RequirementQuality.alike?(words[one], words[other]) }.map { |pair|
+            twin(*pair.map { |id|
+              set.element(id)
+            })
+          }
         end
 
         def twin(one, other)

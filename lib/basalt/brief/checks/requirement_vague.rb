@@ -8,7 +8,7 @@ module Basalt
         rule "requirement-vague", :warning, reads: %w[requirement], each: "requirement", near: 0
 
         def about(one)
-          words = one["text"] ? Wording.vague(one["text"]) : []
+          words = one["text"] ? RequirementQuality.vague(one["text"]) : []
           return [] if words.empty?
 
           [

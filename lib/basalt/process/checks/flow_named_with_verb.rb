@@ -8,9 +8,9 @@ module Basalt
         rule "flow-named-with-verb", :warning, reads: %w[flow], each: "flow", near: 1
 
         def about(flow)
-          return [] unless Wording.verb_name?(flow.name)
+          return [] unless PhraseGrammar.verb_name?(flow.name)
 
-          noun = Wording.noun(flow.name)
+          noun = PhraseGrammar.noun(flow.name)
           [
             finding(
               flow.id,

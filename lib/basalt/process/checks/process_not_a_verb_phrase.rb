@@ -12,7 +12,7 @@ module Basalt
           set
             .of_kind("process")
             .select do |process|
-              process.container_id && logical.any? { |sheet| set.shown?(sheet.id, process.id) } && !Wording.imperative?(process.name)
+              process.container_id && logical.any? { |sheet| set.shown?(sheet.id, process.id) } && !PhraseGrammar.imperative?(process.name)
             end
             .map do |process|
               finding(

@@ -29,7 +29,7 @@ module Basalt
           ids = flow.targets
           row =
             set.of_kind("activity").find { |one| one["gives"] && (ids.include?(one.target("who")) || ids.include?(Acts.receiver(one))) }
-          row && Wording.bare(row["gives"])
+          row && PhraseGrammar.bare(row["gives"])
         end
       end
     end

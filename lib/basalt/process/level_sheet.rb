@@ -3,7 +3,7 @@
 module Basalt
   module Process
     # Opens a process into the level beneath: a sheet about it that shows what flows to it and from it.
-    module Opening
+    module LevelSheet
       # The notations that draw what flows.
       FLOWS = ["context", "data flow"].freeze
 

@@ -3,7 +3,7 @@
 module Basalt
   module Brief
     # How requirements are worded.
-    module Wording
+    module RequirementQuality
       # Words that nobody can measure.
       VAGUE = %w[
         fast

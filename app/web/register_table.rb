@@ -2,7 +2,7 @@
 
 module Web
   # The tables of a sheet: one for each kind on it, with the columns of the kind.
-  class Register
+  class RegisterTable
     PAGE = 200
     # What came of cells that were filled in: ids of new elements by their rows, and cells that were not taken.
     Told = Basalt::Value.of(:made, :refused)

@@ -2,7 +2,7 @@
 
 module Web
   # Finding what an address means, always through its project.
-  module Opening
+  module Lookup
     ID = /\A\h{8}-\h{4}-\h{4}-\h{4}-\h{12}\z/
 
     # Until there are accounts, everybody is the analyst, and everything is theirs.

@@ -4,7 +4,7 @@ module Basalt
   module Process
     # From the activity table to the context, and to the level beneath it where rows are grouped
     # into processes: what would have to be added, and what flows there that the table does not tell.
-    class Framing
+    class ContextDerivation
       # @param set [Model::WorkingSet, Change::Draft]
       # @param sheet_id [String] of a sheet of activities
       def initialize(set, sheet_id)
@@ -15,6 +15,10 @@ module Basalt
       end
 
       attr_reader :process, :rows, :standing
+
+      # @return [Array<Array(String, String, String, Model::Element)>] (see TableFlows)
+      def crossing = flows.crossing
+      def within = flows.within
 
       # @return [Model::Sheet, nil] the context sheet about the process
       def context = sheet("context")
@@ -32,34 +36,10 @@ module Basalt
         draft
       end
 
-      # @return [Array<Array(String, String, String, Model::Element)>] from, to, name and row of what crosses the edge
-      def crossing
-        rows
-          .filter_map do |row|
-            next unless row["gives"]
-
-            who, to = row.target("who"), Acts.receiver(row)
-            name = Wording.bare(row["gives"])
-            if outside?(who)
-              [who, process.id, name, row] unless to && outside?(to)
-            elsif to && outside?(to)
-              [process.id, to, name, row]
-            end
-          end
-          .uniq { |from, to, name, _| [from, to, name.downcase] }
-      end
-
-      # @return [Array<Array(String, String, String, Model::Element)>] the same between the processes that rows are grouped into
-      def within =
-        rows
-          .filter_map { |row| row["gives"] && passed(row) }
-          .reject { |from, to, *| from == to || from.nil? || to.nil? }
-          .uniq { |from, to, name, _| [from, to, name.downcase] }
-
       private
 
+      def flows = @flows ||= TableFlows.new(@set, @rows, @standing, @process)
       def sheet(notation) = process && @set.sheets_about(process.id).find { |one| one.notation_name == notation }
-      def outside?(id) = @standing.of(@set.element(id))&.outside?
       def name(id) = @set.element(id).name
 
       def context_steps
@@ -83,21 +63,6 @@ module Basalt
 
       def carries?(whole, name) = whole.casecmp?(name) || Composition.parts(@set, whole).any? { |part| part.casecmp?(name) }
       def there?((from, to, name, _)) = Flowing.of(@set, from, to).any? { |flow| carries?(flow.name, name) || carries?(name, flow.name) }
-
-      # Whose row it is, and whose the next one is of who gets it.
-      def passed(row)
-        from = row.container_id || receiving(row)
-        to = Acts.receiver(row)
-        name = Wording.bare(row["gives"])
-        return row.target("who"), from, name, row if outside?(row.target("who"))
-        return from, to, name, row if to && outside?(to)
-
-        [from, to && following(row, to)&.container_id, name, row]
-      end
-
-      # What somebody outside gives goes to the process of who gets it.
-      def receiving(row) = Acts.receiver(row) && following(row, Acts.receiver(row))&.container_id
-      def following(row, who) = rows.drop(rows.index(row) + 1).find { |one| one.target("who") == who && one.container_id }
 
       def adding((from, to, name, row), notation)
         Change::Step.new(
@@ -138,7 +103,7 @@ module Basalt
         return known.id if known
 
         id =
-          Opening.sheet(draft, process, notation, notation == "context" ? "#{process.name} in context" : "#{process.name}: what is done")
+          LevelSheet.sheet(draft, process, notation, notation == "context" ? "#{process.name} in context" : "#{process.name}: what is done")
         Change::Show.new(sheet_id: id, element_id: process.id).apply(draft) if notation == "context"
         id
       end

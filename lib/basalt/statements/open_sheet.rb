@@ -3,7 +3,7 @@
 module Basalt
   module Statements
     # Turns to a sheet, opening it when there is none of that name.
-    module Opening
+    module OpenSheet
       module_function
 
       # @return [String] the sheet's id

@@ -3,7 +3,7 @@
 module Web
   # Things put elsewhere on a sheet: a boundary takes along what is in it, and what is dropped
   # into a boundary, or out of one, changes where it belongs.
-  class Moving
+  class Reposition
     def initialize(draft, sheet)
       @draft = Basalt::Drawing::AsDrawn.of(draft, sheet.id)
       @sheet = sheet

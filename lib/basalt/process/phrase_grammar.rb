@@ -3,7 +3,7 @@
 module Basalt
   module Process
     # How processes and flows are called: processes by a verb and what it is done to, flows by a noun.
-    module Wording
+    module PhraseGrammar
       # Verbs whose plain form is a noun as often: as the only word they name a thing.
       BOTH = %w[
         report

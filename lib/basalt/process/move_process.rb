@@ -3,7 +3,7 @@
 module Basalt
   module Process
     # A process goes into another, and what flows to and from it goes along through all levels.
-    Moving =
+    MoveProcess =
       Value.of(:id, :container_id) do
         def apply(draft)
           process = draft.element(id) or raise Change::Conflict, "the process is no longer there"
