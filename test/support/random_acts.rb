@@ -3,7 +3,9 @@
 # Acts on a project by chance, as one of several processes does them. Run as a program it does one for each line that it
 # reads, and answers with the version that the project has then; it stops when the project is read whole a second time.
 class RandomActs
-  ACTS = %i[add attach rename move remove undo redo tidy open_sheet take_off let_stand name_project].freeze
+  ACTS = %i[
+    add attach rename move remove undo redo tidy open_sheet take_off let_stand name_project emphasise hide_label group leave note
+  ].freeze
 
   def initialize(project_id, seed, name)
     @project_id = project_id
@@ -15,7 +17,8 @@ class RandomActs
   # @return [Integer] the version after it
   def act
     public_send(ACTS.sample(random: @random))
-  rescue Basalt::Mistake
+  rescue Basalt::Mistake, NoMethodError
+    # There was nothing to do it to.
     nil
   ensure
     return Store::ProjectSession.for(@project_id).open { |view| view.set.version } # rubocop:disable Lint/EnsureReturn
@@ -29,6 +32,20 @@ class RandomActs
   def tidy = open { |view| view.act(said: "tidied", by: @name, sheet_id: view.set.sheet_list.first.id, tidy: true) { nil } }
   def remove = change { |set, _| Basalt::Change::Remove.new(id: thing(set).id) }
   def take_off = change { |set, sheet| Basalt::Change::TakeOff.new(sheet_id: sheet.id, element_id: thing(set).id) }
+  def note = say { |set| "note on #{thing(set).name}: seen by #{@name} #{@made += 1}" }
+  def group = say { |set| "group #{@name}-group\n#{thing(set).name} belongs to #{@name}-group" }
+  def leave = change { |set, _| Basalt::Change::Remove.new(id: set.of_kind("membership").sample(random: @random).id) }
+
+  def emphasise = change { |set, sheet|
+    Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: thing(set).id, name: ["phase 2", nil].sample(random: @random))
+  }
+
+  # Of a line as of its emphasis, what is hidden is kept in one and the same value of its placement.
+  def hide_label = change { |set, sheet|
+    line = set.of_kind("attachment", "link").select { |one| set.placement(sheet.id, one.id) }.sample(random: @random)
+    Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: line.id, on: @random.rand(2).zero?)
+  }
+
   def name_project = Store::Project.find(@project_id).rename("#{@name} #{@made += 1}")
 
   def open_sheet
