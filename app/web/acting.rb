@@ -18,9 +18,10 @@ module Web
       with_project { |project| perform(project, said, &change) }
     end
 
-    def perform(project, said, &)
+    # @param fresh [Boolean] whether the whole sheet is told
+    def perform(project, said, fresh: false, &)
       acted = act_on(project, said, &)
-      answer(project, acted, message: acted.outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
+      answer(project, acted, fresh:, message: acted.outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
     end
 
     # @return [Acted]

@@ -20,12 +20,11 @@ module Web
 
     post "#{SHEET}/moves", needs: :edit, answers: :pieces, makes: "Arrange, Set" do
       with_project do |project|
-        acted =
-          act_on(project, ->(draft) { "moved #{Acting.moved_names(draft)}" }) do |draft, sheet|
-            Reposition.new(draft, sheet).by(Acting.moves(params[:moves]), dropped: params[:dropped] == "yes")
-          end
         # What was dropped stands where the notation has it, also where nothing came of it.
-        answer(project, acted, fresh: acted.sheet.notation.ruled?)
+        fresh = sheet(project).notation.ruled?
+        perform(project, ->(draft) { "moved #{Acting.moved_names(draft)}" }, fresh:) do |draft, sheet|
+          Reposition.new(draft, sheet).by(Acting.moves(params[:moves]), dropped: params[:dropped] == "yes")
+        end
       end
     end
 
