@@ -19,8 +19,8 @@ module Web
     end
 
     # @param fresh [Boolean] whether the whole sheet is told
-    def perform(project, said, fresh: false, &)
-      acted = act_on(project, said, &)
+    def perform(project, said, fresh: false, &change)
+      acted = act_on(project, said, &change)
       answer(project, acted, fresh:, message: acted.outcome.effect.empty? ? "Nothing is different: it stands so already" : nil)
     end
 
