@@ -7,7 +7,7 @@ module Web
     FOLDER = File.join(APPLICATION_ROOT, "app/families")
 
     class << self
-      # @return [Array<Module>] each may have +routes+, +panels+, +commands+, +importers+, +tasks+ and +samples+
+      # @return [Array<Module>] each may have +routes+, +panels+, +commands+, +importers+, +tasks+, +answers_again+ and +samples+
       def all
         @all ||= names.map { |name| Families.const_get(name.capitalize)::Extension }.freeze
       end

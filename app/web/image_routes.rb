@@ -11,14 +11,9 @@ module Web
     helped_by :Keeping
 
     post "#{SHEET}/images", needs: :edit, answers: :pieces, makes: "Add, Show, Arrange" do
-      file = params[:file]
-      raise Basalt::Mistake, "Choose an image first" unless file.is_a?(Hash) && file[:tempfile]
-
-      safe = Drawings::SafeImage.new(file[:tempfile].read(Drawings::SafeImage::LIMIT + 1).to_s)
-      name =
-        File
-          .basename(Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 80), ".*")
-          .then { |base| base.strip.empty? ? "picture" : base }
+      upload = Upload.new(params[:file], what: "an image", limit: Drawings::SafeImage::LIMIT)
+      safe = Drawings::SafeImage.new(upload.bytes)
+      name = upload.stem.then { |stem| stem.strip.empty? ? "picture" : stem }
       project = Store::Project.find(id(params[:project_id]))
       image =
         Store::Image.create!(
@@ -47,10 +42,7 @@ module Web
     end
 
     post "#{SHEET}/symbols", needs: :edit, answers: :pieces, makes: "Add, Set" do
-      file = params[:file]
-      raise Basalt::Mistake, "Choose a zip file first" unless file.is_a?(Hash) && file[:tempfile]
-
-      brought = Drawings::SymbolSet.new(file[:tempfile])
+      brought = Drawings::SymbolSet.new(Upload.new(params[:file], what: "a zip file", limit: RequestGuard::LIMIT).io)
       project_id = Store::Project.find(id(params[:project_id])).id
       images =
         brought.images.to_h do |name, image|

@@ -60,13 +60,8 @@ module Web
     end
 
     post "/projects/documents", needs: :edit, answers: :redirect, makes: "a project" do
-      file = params[:file]
-      raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
-      if file[:tempfile].size > Basalt::Formats::ProjectDocument::LIMIT
-        raise Basalt::Mistake, "The file is larger than #{Basalt::Formats::ProjectDocument::LIMIT / 1_000_000} MB"
-      end
-
-      redirect project_path(Store::Archive.read(file[:tempfile].read) { |bytes| Drawings::SafeImage.new(bytes) }.id)
+      upload = Upload.new(params[:file], limit: Basalt::Formats::ProjectDocument::LIMIT)
+      redirect project_path(Store::Archive.read(upload.bytes) { |bytes| Drawings::SafeImage.new(bytes) }.id)
     end
 
     %w[undo redo].each do |turn|

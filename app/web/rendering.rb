@@ -49,15 +49,15 @@ module Web
     # An act that was done and is asked for again is told again: the whole sheet, or source, as it stands now, and
     # what the first answer told besides.
     def answer_again(project, entry)
-      return after_marking(project) if params[:source_id] && htmx?
+      own = Extensions.gather(:answers_again).filter_map { |name| public_send(name, project) }.first
+      return own if own
 
       sheet = params[:sheet_id] && project.set.sheets[params[:sheet_id]]
       return redirect(project_path(project.project_id)) unless sheet
 
       told = entry.answer || {}
-      filled = RegisterTable::Told.new(made: told["made"], refused: refusals(told["refused"], Basalt::Register::Entry::Refused)) if told[
-        "made"
-      ]
+      refused = refusals(told["refused"] || [], Basalt::Register::Entry::Refused)
+      filled = RegisterTable::Told.new(made: told["made"], refused:) if told["made"]
       parts = answer(project, Acting::Acted.new(sheet, Acting::NOTHING), fresh: true, entry: filled)
       if told["lines"]
         parts + part("#reading", reading_after(project, sheet, refusals(told["lines"], Basalt::Statements::ReadingPatch::Refused)))

@@ -9,6 +9,8 @@ module Web
 
         def routes = [SourceRoutes, Routes]
         def panels = { facts: :brief_facts, sheet: :brief_sheet, links: :brief_links, beside: :sources_beside }
+        # What it answers itself where an act is asked for again.
+        def answers_again = [:source_again]
         def commands = { "coverage" => Commands::Coverage }
         def samples = [SourceSamples]
       end

@@ -61,17 +61,10 @@ module Web
           class << self
             # @return [Array<Hash>] of a file: CSV, or Markdown by its name or its look
             def rows(file)
-              raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
+              upload = Upload.new(file, limit: Basalt::Statements::Document::LIMIT)
+              return Basalt::Brief::RequirementList.items(Basalt::Brief::Words.read(upload.bytes)) if upload.ends_with?("md", "markdown")
 
-              bytes = file[:tempfile].read(Basalt::Statements::Document::LIMIT + 1).to_s
-              if bytes.bytesize > Basalt::Statements::Document::LIMIT
-                raise Basalt::Mistake, "The file is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB"
-              end
-              if file[:filename].to_s.match?(/\.(md|markdown)\z/i)
-                return Basalt::Brief::RequirementList.items(Basalt::Brief::Words.read(bytes))
-              end
-
-              Basalt::Brief::RequirementList.rows(Basalt::Formats::CSV.new(bytes))
+              Basalt::Brief::RequirementList.rows(Basalt::Formats::CSV.new(upload.bytes))
             end
 
             def number(draft, pattern)

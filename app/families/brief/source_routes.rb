@@ -151,8 +151,8 @@ module Web
 
           # @return [String] as typed or as a file
           def given_text(params)
-            file = params[:file]
-            bytes = file.is_a?(Hash) && file[:tempfile] ? file[:tempfile].read(Store::SourceText::LIMIT + 1) : params[:text].to_s
+            file = Upload.file?(params[:file]) && Upload.new(params[:file], limit: Basalt::Statements::Document::LIMIT)
+            bytes = file ? file.bytes : params[:text].to_s
             if bytes.bytesize > Store::SourceText::LIMIT
               raise Basalt::Mistake, "The text is larger than #{Store::SourceText::LIMIT / 1_000_000} MB; take it in in parts"
             end
@@ -243,6 +243,9 @@ module Web
 
             Basalt::Change::Show.new(sheet_id: sheet.id, element_id: thing.id).apply(draft)
           end
+
+          # What was marked already is told again.
+          def source_again(project) = params[:source_id] && htmx? ? after_marking(project) : nil
 
           def after_marking(project)
             return redirect(source_part_path(source(project).id, params[:part].to_i)) unless htmx?

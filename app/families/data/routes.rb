@@ -72,11 +72,9 @@ module Web
 
         # A schema written in SQL becomes tables on a sheet of their own.
         post "/projects/:project_id/schemas", needs: :edit, answers: :page, makes: "AddSheet, Add, Show" do
-          file = params[:schema]
-          raise Basalt::Mistake, "Choose an SQL file first" unless file.is_a?(Hash) && file[:tempfile]
-
-          read = Basalt::Data::Physical::Schema.new(file[:tempfile].read(Basalt::Data::Physical::Schema::LIMIT + 1).to_s)
-          name = Basalt::Model::Names.short(File.basename(file[:filename].to_s.scrub("?"), ".*").tr("_", " "), 80)
+          upload = Upload.new(params[:schema], what: "an SQL file", limit: Basalt::Data::Physical::Schema::LIMIT)
+          read = Basalt::Data::Physical::Schema.new(upload.bytes)
+          name = upload.stem.tr("_", " ")
           with_project do |project|
             kept = made = nil
             project.act(said: "brought in the schema #{name}", by: person) do |draft|

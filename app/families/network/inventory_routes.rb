@@ -79,19 +79,11 @@ module Web
           class << self
             # @raise [Basalt::Mistake] before anything is kept of a file that is no table
             def receive(project_id, file)
-              raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
-              raise Basalt::Mistake, "The file is larger than 10 MB" if file[:tempfile].size > Basalt::Formats::CSV::LIMIT
-
-              content = file[:tempfile].read
-              Basalt::Formats::CSV.new(content)
-              Store::Intake.create!(
-                id: SecureRandom.uuid,
-                project_id:,
-                content:,
-                file_name: Basalt::Model::Names.short(file[:filename].to_s.scrub("?"), 200)
-              )
+              upload = Upload.new(file, limit: Basalt::Formats::CSV::LIMIT)
+              Basalt::Formats::CSV.new(upload.bytes)
+              Store::Intake.create!(id: SecureRandom.uuid, project_id:, content: upload.bytes, file_name: upload.name)
             rescue Basalt::Formats::CSV::Unreadable => e
-              raise Basalt::Mistake, "#{Basalt::Model::Names.short(file[:filename].to_s.scrub("?"))}: #{e.message}"
+              raise Basalt::Mistake, "#{upload.name(60)}: #{e.message}"
             end
 
             def title(intake)

@@ -181,11 +181,7 @@ module Web
                 .each { |sheet| draft.apply(Basalt::Change::SetVariant.new(sheet_id: sheet.id, variant:)) }
             end
 
-            def table(file)
-              raise Basalt::Mistake, "Choose a file first" unless file.is_a?(Hash) && file[:tempfile]
-
-              Basalt::Formats::CSV.new(file[:tempfile].read(Basalt::Statements::Document::LIMIT + 1).to_s)
-            end
+            def table(file) = Basalt::Formats::CSV.new(Upload.new(file, limit: Basalt::Formats::CSV::LIMIT).bytes)
           end
         end
       end
