@@ -54,7 +54,11 @@ module Web
     private
 
     # What is told here and drawn as no line, or the lines.
-    def relations(kind) = @notation.told.include?(kind) ? @set.relations_on(@sheet.id) : @notation.lines_on(@set, @sheet.id)
+    def relations(kind)
+      return @notation.lines_on(@set, @sheet.id) unless @notation.told.include?(kind)
+
+      @set.of_kind(kind).select { |relation| @set.drawn_between?(@sheet.id, relation) }
+    end
 
     def cell(column) = @cells[column] ||= Basalt::Register::Cell.new(@set, @sheet, column)
 
