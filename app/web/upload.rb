@@ -11,7 +11,7 @@ module Web
       raise Basalt::Mistake, "Choose #{what} first" unless Upload.file?(file)
 
       @file = file[:tempfile]
-      @given = file[:filename].to_s.scrub("?")
+      @given = file[:filename].to_s.dup.force_encoding("UTF-8").scrub("?")
       raise Basalt::Mistake, "The file is larger than #{limit / 1_000_000} MB" if @file.size > limit
     end
 

@@ -122,4 +122,36 @@ class ArchiveTest < Minitest::Test
     assert_raises(Basalt::Formats::ProjectDocument::Damaged) { Store::Archive.read(text[0, text.length / 2], &SAFE) }
     assert_equal before, Store::Project.count
   end
+
+  # What stands once more, lines at it, groups and order come back under ids of their own.
+  def test_occurrences_groups_and_order_come_back
+    project = project("project P\nprocess Sort in Deliver\nprocess Deliver\nsheet S: data flow\nprocess Sort, apart\nstore Book\nSort " \
+                      "gives note to Book\n" \
+                      "group Night\nSort belongs to Night\nsheet T: activities\nrole Clerk\nrole Boss\nClerk one\nBoss two, giving note " \
+                      "to Clerk")
+    occurrence(project)
+    again = Store::Archive.read(Store::Archive.write(project.id)) { |bytes| bytes }
+    one, other = [project, again].map { |each| Store::Snapshot.read(each.id) }
+    refute_equal one.elements.each.map(&:id).sort, other.elements.each.map(&:id).sort
+    assert_equal([1, 1], [one, other].map { |set| set.placements.each.count(&:again?) })
+    further = other.placements.each.find(&:again?)
+    line = other.of_kind("flow").first
+    assert_equal({ "to" => further.id }, other.placement(further.sheet_id, line.id).attached)
+    assert_equal told(one), told(other)
+  end
+
+  def occurrence(project)
+    Store::ProjectSession.for(project.id).open do |view|
+      sheet = view.set.sheet_list.first
+      view.act(said: "showed it once more", by: "test", sheet_id: sheet.id) do |draft|
+        store = draft.named("Book").first
+        draft.apply(Basalt::Change::ShowAgain.new(sheet_id: sheet.id, element_id: store.id, id: key = SecureRandom.uuid))
+        draft.apply(Basalt::Change::Attach.new(sheet_id: sheet.id, line_id: draft.of_kind("flow").first.id, role: "to", key:))
+        rows = Basalt::Process::Acts.sorted(draft.of_kind("activity")).map(&:id)
+        draft.apply(Basalt::Change::Reorder.new(ids: rows, id: rows.last, place: 1))
+      end
+    end
+  end
+
+  def told(set) = Basalt::Statements::Unparser.new(set).project
 end

@@ -74,6 +74,8 @@ module Web
         post "/projects/:project_id/schemas", needs: :edit, answers: :page, makes: "AddSheet, Add, Show" do
           upload = Upload.new(params[:schema], what: "an SQL file", limit: Basalt::Data::Physical::Schema::LIMIT)
           read = Basalt::Data::Physical::Schema.new(upload.bytes)
+          raise Basalt::Mistake, "There is no statement in the file" if read.empty?
+
           name = upload.stem.tr("_", " ")
           with_project do |project|
             kept = made = nil

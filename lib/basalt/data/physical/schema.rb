@@ -40,6 +40,9 @@ module Basalt
           raise Unreadable, unreadable(e)
         end
 
+        # @return [Boolean] whether there is no statement in it
+        def empty? = @statements.empty?
+
         # Makes the tables in a draft.
         #
         # @param sheet_id [String, nil] where they are shown
