@@ -288,4 +288,57 @@ class DrawingTest < Minitest::Test
   def box_of(name) = set.placements.by(:element, id_of(name)).first.box
   def route_of(line) = set.placements.by(:element, line.id).first.route
   def placed_names = set.things_on(set.sheet_list.first.id).map(&:name)
+
+  # An outsider at both sides: shown once more, joined with the pointer, moved by itself, taken off; the other stays where it is.
+  def test_what_stands_once_more_is_joined_moved_and_taken_off_by_itself
+    @project =
+      project("project P\nsheet S: data flow\nprocess Sort\nprocess Send\noutsider Caller\nCaller gives note to Sort\nSend gives answer to Caller")
+    open_sheet(@project, "S")
+    latency(0.06)
+    thing("Caller").click
+    click_button "Show it once more"
+    assert_css "#layer-things > g[data-of]", count: 1
+    further = find("#layer-things > g[data-of]")
+    key = further["data-element"]
+    find("#layer-labels > g", text: "answer").click
+    handle = find(".handle.end[data-end='1']")
+    page.driver.browser.action.click_and_hold(handle.native).move_to(further.native).release.perform
+    settled
+    set = model_of(@project)
+    sheet = set.sheet_list.first
+    line = set.named("answer").first
+    assert_equal({ "to" => key }, set.placement(sheet.id, line.id).attached)
+    first = set.placement(sheet.id, set.named("Caller").first.id)
+    drag(find("#layer-things > g[data-of]"), 160, 40)
+    settled
+    set = model_of(@project)
+    assert_equal first, set.placement(sheet.id, set.named("Caller").first.id)
+    assert_operator set.placement(sheet.id, key).x, :>, first.x
+    find("#layer-things > g[data-of]").click
+    click_button "Take off the sheet"
+    assert_no_css "#layer-things > g[data-of]"
+    settled
+    assert_equal 1, model_of(@project).placements.by(:element, set.named("Caller").first.id).length
+    find("#viewport").send_keys([:control, "z"])
+    assert_css "#layer-things > g[data-of]", count: 1
+  end
+
+  def test_what_is_selected_becomes_a_group_that_is_drawn_around_it
+    @project = project("project P\nsheet S: logical network\nserver a\nserver b\nserver c\na to b\nb to c")
+    open_sheet(@project, "S")
+    latency(0.06)
+    thing("a").click
+    page.driver.browser.action.key_down(:shift).click(thing("b").native).key_up(:shift).perform
+    fill_in "group", with: "Night shift\n"
+    assert_css "#layer-labels > g", text: "Night shift"
+    find("#layer-labels > g", text: "Night shift").click
+    assert_css "#facts h2", text: "Night shift"
+    within("#facts") { assert_css "li", count: 2 }
+    find("#facts button", text: "a", exact_text: true).click
+    click_button "Take a out of Night shift"
+    settled
+    set = model_of(@project)
+    assert_equal(["b"], set.of_kind("membership").map { |one| set.element(one.target("member")).name })
+    assert_accessible "a sheet with a group"
+  end
 end
