@@ -280,15 +280,6 @@ class DrawingTest < Minitest::Test
     assert_css "#answer", text: "Undone: laid out #{PLANT} in rows"
   end
 
-  private
-
-  def demo_project = @project = demo
-  def set = model_of(@project)
-  def id_of(name) = set.named(name).first.id
-  def box_of(name) = set.placements.by(:element, id_of(name)).first.box
-  def route_of(line) = set.placements.by(:element, line.id).first.route
-  def placed_names = set.things_on(set.sheet_list.first.id).map(&:name)
-
   # An outsider at both sides: shown once more, joined with the pointer, moved by itself, taken off; the other stays where it is.
   def test_what_stands_once_more_is_joined_moved_and_taken_off_by_itself
     @project =
@@ -331,7 +322,7 @@ class DrawingTest < Minitest::Test
     page.driver.browser.action.key_down(:shift).click(thing("b").native).key_up(:shift).perform
     fill_in "group", with: "Night shift\n"
     assert_css "#layer-labels > g", text: "Night shift"
-    find("#layer-labels > g", text: "Night shift").click
+    find("#layer-labels > g.k-group text", text: "Night shift", match: :first).click
     assert_css "#facts h2", text: "Night shift"
     within("#facts") { assert_css "li", count: 2 }
     find("#facts button", text: "a", exact_text: true).click
@@ -341,4 +332,13 @@ class DrawingTest < Minitest::Test
     assert_equal(["b"], set.of_kind("membership").map { |one| set.element(one.target("member")).name })
     assert_accessible "a sheet with a group"
   end
+
+  private
+
+  def demo_project = @project = demo
+  def set = model_of(@project)
+  def id_of(name) = set.named(name).first.id
+  def box_of(name) = set.placements.by(:element, id_of(name)).first.box
+  def route_of(line) = set.placements.by(:element, line.id).first.route
+  def placed_names = set.things_on(set.sheet_list.first.id).map(&:name)
 end
