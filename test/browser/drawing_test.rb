@@ -283,7 +283,8 @@ class DrawingTest < Minitest::Test
   # An outsider at both sides: shown once more, joined with the pointer, moved by itself, taken off; the other stays where it is.
   def test_what_stands_once_more_is_joined_moved_and_taken_off_by_itself
     @project =
-      project("project P\nsheet S: data flow\nprocess Sort\nprocess Send\noutsider Caller\nCaller gives note to Sort\nSend gives answer to Caller")
+      project("project P\nsheet S: data flow\nprocess Sort\nprocess Send\noutsider Caller\nCaller gives note to Sort\nSend gives answer " \
+              "to Caller")
     open_sheet(@project, "S")
     latency(0.06)
     thing("Caller").click

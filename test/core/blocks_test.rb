@@ -123,6 +123,20 @@ class BlocksTest < Minitest::Test
     assert_equal({ "one" => "C", "two" => "B", "three" => "B", "four" => "C", "five" => nil, "six" => "C" }, within)
   end
 
+  # Who takes part stands in the order of their lines where each has a lane, and nowhere else.
+  def test_a_moved_declaration_is_a_moved_lane_on_the_table_alone
+    set = model("project P\nprocess A\nsheet S: activities, about A\nrole Clerk\nrole Boss\noutsider Caller\nsheet C: context\nrole " \
+                "Clerk\nrole Boss\noutsider Caller")
+    order = ->(of) { of.of_kind("party").sort_by { |one| [Change::Reorder.key(one), one.ordinal] }.map(&:name) }
+    moved = ["outsider Caller", "role Clerk", "role Boss"]
+    table, context =
+      set.sheet_list.map do |sheet|
+        Statements::ReadingPatch.new(set, sheet.id, Statements::Unparser.new(set).sheet(sheet.id), moved).into(Change::Draft.new(set))
+      end
+    assert_equal %w[Caller Clerk Boss], order.call(table)
+    assert_equal %w[Clerk Boss Caller], order.call(context)
+  end
+
   def test_what_is_wrong_with_a_block_is_told_at_its_line
     start = "project P\nprocess A\nsheet S: activities\nrole Clerk\n"
     {

@@ -17,11 +17,16 @@ module Basalt
       end
 
       def settle
-        elements = @told.compact.uniq.filter_map { |id| @draft.element(id) }.select { |element| element.description.ordered }
+        elements = @told.compact.uniq.filter_map { |id| @draft.element(id) }.select { |element| stands_for_order?(element) }
         elements.group_by(&:kind).each_value { |wanted| arrange(wanted.map(&:id)) }
       end
 
       private
+
+      # The order of things shows only where the notation has a place for each.
+      def stands_for_order?(element)
+        element.description.ordered && (element.relation? || @draft.sheets[@sheet_id].notation.ruled?)
+      end
 
       def arrange(wanted)
         standing = in_order(wanted)
