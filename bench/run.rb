@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require_relative "../config/load"
-require "active_record"
 require_relative "../test/support/generated_network"
 require_relative "../test/support/at_once"
 require_relative "graphs"
