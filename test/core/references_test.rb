@@ -94,6 +94,28 @@ class ReferencesTest < Minitest::Test
     assert_equal([%w[a c]], draft.of_kind("link").map { |link| link.targets.map { |id| draft.element(id).name } })
   end
 
+  # Ports and addresses may be left out where only one relation is meant; where several are, they are told.
+  def test_a_relation_is_spoken_of_in_short_where_it_is_the_only_one
+    set =
+      model(
+        "project N\nsheet S: logical network\nrouter a\nserver b\nserver c\nsubnet Net 10.0.0.0/24\na on Net at .1\n" \
+        "a wan1 to b, fibre 1G\na eth1 to c eth0, copper 1G\na eth2 to c eth1, copper 1G"
+      )
+    noted = ->(line) {
+      say(set, "S", line).elements.differences.map { |_, before, _|
+        [before.kind, *before.targets.map { |id|
+          set.element(id).name
+        }]
+      }
+    }
+    assert_equal [%w[link a b]], noted.call("note on a to b: x")
+    assert_equal [%w[attachment a Net]], noted.call("note on a on Net: x")
+    assert_equal [%w[attachment a Net]], noted.call("a on Net is assumed")
+    error = assert_raises(Statements::Misread) { say(set, "S", "note on a to c: x") }
+    assert_match(/there are 2 of them: say “a eth1 to c eth0” or “a eth2 to c eth1”/, error.message)
+    assert_equal [%w[link a c]], noted.call("note on a eth2 to c: x")
+  end
+
   def test_the_register_speaks_of_parts_by_their_path
     set =
       model(

@@ -58,13 +58,47 @@ module Basalt
         return if typed.empty?
 
         stating = Stating.new(matcher.context.draft)
-        near(matcher, at).each do |relation|
-          words = stating.words(relation)
-          ways(words).each { |way| all_of(typed, way)&.then { |after| found.call(relation, after) } }
-          if matcher.token(at).quoted? && Stating.words(matcher.token(at).text) == stating.all_words(relation)
-            found.call(relation, at + 1)
-          end
+        near = near(matcher, at)
+        stated = near.flat_map { |relation| exactly(matcher, at, typed, stating, relation).map { |after| [relation, after] } }
+        return stated.each(&found) if stated.any?
+
+        in_short(matcher, near.filter_map { |relation|
+          shortened(typed, stating, relation)&.then { |after|
+            [relation, after]
+          }
+        }, stating, &found)
+      end
+
+      # @return [Array<Integer>] the tokens behind its words, where all of them were typed
+      def exactly(matcher, at, typed, stating, relation)
+        whole = matcher.token(at).quoted? && Stating.words(matcher.token(at).text) == stating.all_words(relation)
+        ways(stating.words(relation)).filter_map { |way| all_of(typed, way) } + (whole ? [at + 1] : [])
+      end
+
+      # Words such as ports and addresses may be left out where only one relation is meant.
+      def in_short(matcher, found, stating)
+        found.group_by(&:last).sort_by { |after, _| -after }.each do |after, pairs|
+          next yield pairs.first if pairs.one?
+
+          told = pairs.first(3).map { |relation, _| "“#{stating.words(relation).join(" ")}”" }
+          matcher.refuse(after, "there are #{pairs.length} of them: say #{told.join(" or ")}")
         end
+      end
+
+      # @return [Integer, nil] the token behind what names both ends, in the order of its words and with others left out
+      def shortened(typed, stating, relation)
+        words = stating.words(relation)
+        from = -1
+        count = typed.take_while { |word, _|
+          (from = words.each_index.find { |index|
+            index > from && words[index] == word
+          } || words.length) < words.length
+        }.length
+        names = stating.ends(relation)
+        return if count <= names.length || (names - typed.first(count).map(&:first)).any?
+
+        after = typed[count - 1].last
+        after unless typed[count]&.last == after
       end
 
       # Words with the token behind each.

@@ -11,6 +11,9 @@ module Basalt
       # @return [Array<String>] all its words
       def all_words(relation) = Stating.words(sentence(relation))
 
+      # @return [Array<String>] the words of the names of its ends
+      def ends(relation) = relation.endpoints.flat_map { |id| set.element(id).name.to_s.split(" ") }
+
       # @return [String] names always in quotes
       def say(*parts) = render_quoted(parts.flatten.compact)
 
