@@ -10,8 +10,6 @@ module CommandLine
 
     def act
       Home.new.tap(&:use).then { |home| connect(ENV.fetch("DATABASE_URL", nil) || Cluster.new(home).start) }
-      # Also where whoever began it in the background has its children ignore the signal.
-      Signal.trap(:INT) { raise Interrupt }
       locker = Store::Queue.work
       out.puts "Basalt works the queue (Ctrl-C stops it)"
       out.flush
