@@ -62,11 +62,8 @@ module Basalt
         stated = near.flat_map { |relation| exactly(matcher, at, typed, stating, relation).map { |after| [relation, after] } }
         return stated.each(&found) if stated.any?
 
-        in_short(matcher, near.filter_map { |relation|
-          shortened(typed, stating, relation)&.then { |after|
-            [relation, after]
-          }
-        }, stating, &found)
+        short = near.to_h { |relation| [relation, shortened(typed, stating, relation)] }.compact
+        in_short(matcher, short.to_a, stating, &found)
       end
 
       # @return [Array<Integer>] the tokens behind its words, where all of them were typed
@@ -87,13 +84,8 @@ module Basalt
 
       # @return [Integer, nil] the token behind what names both ends, in the order of its words and with others left out
       def shortened(typed, stating, relation)
-        words = stating.words(relation)
-        from = -1
-        count = typed.take_while { |word, _|
-          (from = words.each_index.find { |index|
-            index > from && words[index] == word
-          } || words.length) < words.length
-        }.length
+        left = stating.words(relation)
+        count = typed.take_while { |word, _| (at = left.index(word)) && (left = left.drop(at + 1)) }.length
         names = stating.ends(relation)
         return if count <= names.length || (names - typed.first(count).map(&:first)).any?
 
