@@ -49,8 +49,8 @@ class MemoryBench
       .tap do |project|
         Store::ProjectSession
           .for(project.id)
-          .open do |desk|
-            desk.act(said: "began", by: "bench") do |draft|
+          .open do |project_session|
+            project_session.act(said: "began", by: "bench") do |draft|
               Basalt::Statements::Document.new(text).into(draft)
               draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
             end
@@ -65,7 +65,7 @@ class MemoryBench
     ).join("\n")
 
   def session = Rack::Test::Session.new(Web::Application.with(secret: "0" * 64))
-  def sheets(project) = Store::ProjectSession.for(project.id).open { |desk| desk.set.sheet_list.map(&:id) }
+  def sheets(project) = Store::ProjectSession.for(project.id).open { |project_session| project_session.set.sheet_list.map(&:id) }
   def page(project) = session.get("/projects/#{project.id}/sheets/#{sheets(project).first}")
 
   def export(project)

@@ -61,13 +61,13 @@ class Bench
   def linked(size)
     puts "\nlinked sheet of #{size} things" unless @quiet
     project = Store::Project.open("Linked #{size}")
-    desk = Store::ProjectSession.for(project.id)
+    project_session = Store::ProjectSession.for(project.id)
     report(
       "tidy, with what is kept",
       size,
-      times(1) { desk.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, Graphs.text(size, size)) } } }
+      times(1) { project_session.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, Graphs.text(size, size)) } } }
     )
-    sheet = desk.open { |open| open.set.sheet_list.first }
+    sheet = project_session.open { |open| open.set.sheet_list.first }
     gestures(project, sheet, size)
     Pages.new(project, sheet).measure { |name, samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }
   end
@@ -118,11 +118,11 @@ class Bench
 
   def sheet(size, text)
     project = Store::Project.open("Bench #{size}")
-    desk = Store::ProjectSession.for(project.id)
-    desk.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, text) } }
-    sheet = desk.open { |open| open.set.sheet_list.first }
-    count = desk.open { |open| open.set.things_on(sheet.id).length }
-    core(desk, sheet, count)
+    project_session = Store::ProjectSession.for(project.id)
+    project_session.open { |open| open.act(said: "began", by: "bench") { |draft| load(draft, text) } }
+    sheet = project_session.open { |open| open.set.sheet_list.first }
+    count = project_session.open { |open| open.set.things_on(sheet.id).length }
+    core(project_session, sheet, count)
     edits(project, sheet, count)
   end
 
@@ -131,8 +131,8 @@ class Bench
     draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy }
   end
 
-  def core(desk, sheet, count)
-    desk.open do |open|
+  def core(project_session, sheet, count)
+    project_session.open do |open|
       report("tidy", count, times(5) { Basalt::Drawing::Arranger.new(Basalt::Change::Draft.new(open.set), sheet.id).tidy })
       report(
         "SVG of the whole sheet",

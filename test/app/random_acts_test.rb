@@ -30,12 +30,12 @@ class RandomActsTest < Minitest::Test
     fact
   ].freeze
 
-  def desk(&) = Store::ProjectSession.for(@project.id).open(&)
-  def sheet = desk { |one| one.set.sheets[@sheet_id] }
-  def things = desk { |one| one.set.things_on(@sheet_id).select { |thing| one.set.placement(@sheet_id, thing.id)&.box } }
+  def project_session(&) = Store::ProjectSession.for(@project.id).open(&)
+  def sheet = project_session { |one| one.set.sheets[@sheet_id] }
+  def things = project_session { |one| one.set.things_on(@sheet_id).select { |thing| one.set.placement(@sheet_id, thing.id)&.box } }
 
   def lines =
-    desk do |one|
+    project_session do |one|
       one.set.sheets[@sheet_id].notation.lines_on(one.set, @sheet_id).select { |line| one.set.placement(@sheet_id, line.id)&.route }
     end
 
@@ -74,7 +74,7 @@ class RandomActsTest < Minitest::Test
 
   def try_collapse
     list =
-      desk do |one|
+      project_session do |one|
         Basalt::Drawing::Nesting
           .new(one.set, @sheet_id)
           .then { |nesting| things.select { |thing| nesting.boundary?(thing.id) || nesting.closed?(thing.id) } }
@@ -89,7 +89,7 @@ class RandomActsTest < Minitest::Test
 
   def try_connect
     one, other = things.sample(2, random: @random)
-    kinds = other ? desk { |open| Basalt::Change::Join.possible(open.set, one.id, other.id, sheet.notation.lines) } : []
+    kinds = other ? project_session { |open| Basalt::Change::Join.possible(open.set, one.id, other.id, sheet.notation.lines) } : []
     ["connected", { from: one.id, to: other.id, join: kinds.sample(random: @random), id: SecureRandom.uuid }] unless kinds.empty?
   end
 
@@ -124,7 +124,7 @@ class RandomActsTest < Minitest::Test
 
   def try_bend
     line = lines.sample(random: @random) or return
-    points = desk { |one| one.set.placement(@sheet_id, line.id).route["points"] }
+    points = project_session { |one| one.set.placement(@sheet_id, line.id).route["points"] }
     ["bent/#{line.id}", { points: @random.rand < 0.4 ? "" : points.to_json }]
   end
 

@@ -11,8 +11,8 @@ class ArchiveTest < Minitest::Test
 
   def worked_on
     project = demo
-    desk = Store::ProjectSession.for(project.id)
-    desk.open do |open|
+    project_session = Store::ProjectSession.for(project.id)
+    project_session.open do |open|
       sheet = open.set.sheets[sheet_of(project, "Greyholm plant network").id]
       open.act(said: "said: server x", by: "a", sheet_id: sheet.id) do |draft|
         Basalt::Statements::Document.new("server x").into(draft, sheet_id: sheet.id)
@@ -63,10 +63,10 @@ class ArchiveTest < Minitest::Test
 
   def test_an_act_that_was_kept_in_an_earlier_shape_is_undone
     project = project("sheet S: logical network\nserver a\nserver b\na to b")
-    desk = Store::ProjectSession.for(project.id)
+    project_session = Store::ProjectSession.for(project.id)
     before = rows(model_of(project))
     sheet, line = model_of(project).then { |set| [set.sheet_list.first.id, set.of_kind("link").first.id] }
-    desk.open do |open|
+    project_session.open do |open|
       open.act(said: "hid", by: "a", sheet_id: sheet) do |draft|
         draft.apply(
           Basalt::Change::HideLabel.new(sheet_id: sheet, element_id: line, on: true),
@@ -76,9 +76,9 @@ class ArchiveTest < Minitest::Test
     end
     grow_old(project)
     refute_equal before, rows(model_of(project))
-    desk.open { |open| open.undo(by: "a", sheet_id: sheet) }
+    project_session.open { |open| open.undo(by: "a", sheet_id: sheet) }
     assert_equal before, rows(model_of(project))
-    desk.open { |open| open.redo(by: "a", sheet_id: sheet) }
+    project_session.open { |open| open.redo(by: "a", sheet_id: sheet) }
     assert_equal "rows", model_of(project).sheets[sheet].layout_style
   end
 
@@ -100,8 +100,8 @@ class ArchiveTest < Minitest::Test
       model_of(copy).sheet_list.map { |sheet| model_of(copy).element(sheet.subject_id.to_s)&.name }
     )
     assert_equal(
-      Store::ProjectSession.for(project.id).open { |desk| desk.findings.length },
-      Store::ProjectSession.for(copy.id).open { |desk| desk.findings.length }
+      Store::ProjectSession.for(project.id).open { |project_session| project_session.findings.length },
+      Store::ProjectSession.for(copy.id).open { |project_session| project_session.findings.length }
     )
   end
 
@@ -109,7 +109,7 @@ class ArchiveTest < Minitest::Test
     project = worked_on
     copy = Store::Archive.read(Store::Archive.write(project.id), &SAFE)
     sheet = sheet_of(copy, "Greyholm plant network")
-    Store::ProjectSession.for(copy.id).open { |desk| 2.times { assert desk.undo(by: "b", sheet_id: sheet.id) } }
+    Store::ProjectSession.for(copy.id).open { |project_session| 2.times { assert project_session.undo(by: "b", sheet_id: sheet.id) } }
     assert_empty model_of(copy).named("x")
   end
 

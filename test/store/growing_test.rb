@@ -53,7 +53,7 @@ class GrowingTest < Minitest::Test
     "remove jobs"
   ].freeze
 
-  def desk = Store::ProjectSession.for(@project.id)
+  def project_session = Store::ProjectSession.for(@project.id)
 
   def begin_on(notation)
     @project = project("project P\nsheet S: #{notation}")
@@ -61,7 +61,7 @@ class GrowingTest < Minitest::Test
   end
 
   def say(line)
-    desk.open do |open|
+    project_session.open do |open|
       open.act(said: line, by: "test", sheet_id: @sheet_id) do |draft|
         Basalt::Statements::Document.new(line).into(draft, sheet_id: @sheet_id)
       end
@@ -72,7 +72,7 @@ class GrowingTest < Minitest::Test
   # What is held is what would be worked out afresh from the rows of the database.
   def assert_in_step(message)
     fresh = model_of(@project)
-    desk.open do |open|
+    project_session.open do |open|
       assert_equal rows(fresh), rows(open.set), message
       told = ->(contents) { [contents.extent, contents.counts, contents.size, contents.waiting] }
       assert_equal told.call(D::SheetStatistics.new(fresh, @sheet_id)), told.call(open.contents(@sheet_id)), message
@@ -90,11 +90,11 @@ class GrowingTest < Minitest::Test
         stood << rows(model_of(@project))
       end
       lines.length.times do |n|
-        desk.open { |open| open.undo(by: "test", sheet_id: @sheet_id) }
+        project_session.open { |open| open.undo(by: "test", sheet_id: @sheet_id) }
         assert_equal stood[-2 - n], rows(model_of(@project)), "undone: #{lines[-1 - n]}"
       end
       lines.each_with_index do |line, n|
-        desk.open { |open| open.redo(by: "test", sheet_id: @sheet_id) }
+        project_session.open { |open| open.redo(by: "test", sheet_id: @sheet_id) }
         assert_equal stood[n + 1], rows(model_of(@project)), "done again: #{line}"
       end
     end
@@ -103,9 +103,9 @@ class GrowingTest < Minitest::Test
   def test_the_next_act_finds_its_place_after_undoing_and_after_another_process
     begin_on("logical network")
     NETWORK.first(14).each { |line| say(line) }
-    3.times { desk.open { |open| open.undo(by: "test", sheet_id: @sheet_id) } }
+    3.times { project_session.open { |open| open.undo(by: "test", sheet_id: @sheet_id) } }
     say("server after-undo on Office at .99")
-    mine = desk
+    mine = project_session
     Store::ProjectSession.clear
     other = Store::ProjectSession.for(@project.id)
     other.open do |open|
@@ -126,7 +126,7 @@ class GrowingTest < Minitest::Test
     begin_on("logical network")
     NETWORK.first(12).each { |line| say(line) }
     before = rows(model_of(@project))
-    desk.open do |open|
+    project_session.open do |open|
       6.times do |n|
         draft = Basalt::Change::Draft.new(open.set)
         Basalt::Statements::Document.new("server ghost-#{n} on Office at .#{60 + n}").into(draft, sheet_id: @sheet_id)

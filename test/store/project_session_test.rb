@@ -12,7 +12,7 @@ class ProjectSessionTest < Minitest::Test
     "entities\nentity Crew\nCrew has code key\na Crew leads Crew"
 
   def act(project, said = "did", &change)
-    Store::ProjectSession.for(project.id).open { |desk| desk.act(said:, by: "test", sheet_id: desk.set.sheet_list.first.id, &change) }
+    Store::ProjectSession.for(project.id).open { |project_session| project_session.act(said:, by: "test", sheet_id: project_session.set.sheet_list.first.id, &change) }
   end
 
   def say(project, *lines)
@@ -57,23 +57,23 @@ class ProjectSessionTest < Minitest::Test
       .length
       .downto(1) do |n|
         Store::ProjectSession.clear
-        Store::ProjectSession.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
+        Store::ProjectSession.for(project.id).open { |project_session| project_session.undo(by: "test", sheet_id: sheet) }
         assert_equal states[n - 1], rows(model_of(project)), "undo of #{acts[n - 1]}"
       end
     (1..acts.length).each do |n|
-      Store::ProjectSession.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) }
+      Store::ProjectSession.for(project.id).open { |project_session| project_session.redo(by: "test", sheet_id: sheet) }
       assert_equal states[n], rows(model_of(project)), "redo of #{acts[n - 1]}"
     end
-    assert_nil(Store::ProjectSession.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
+    assert_nil(Store::ProjectSession.for(project.id).open { |project_session| project_session.redo(by: "test", sheet_id: sheet) })
   end
 
   def test_a_new_act_ends_what_could_be_done_again
     project = project(TEXT)
     sheet = sheet_of(project, "S").id
     say(project, "server b")
-    Store::ProjectSession.for(project.id).open { |desk| desk.undo(by: "test", sheet_id: sheet) }
+    Store::ProjectSession.for(project.id).open { |project_session| project_session.undo(by: "test", sheet_id: sheet) }
     say(project, "server c")
-    assert_nil(Store::ProjectSession.for(project.id).open { |desk| desk.redo(by: "test", sheet_id: sheet) })
+    assert_nil(Store::ProjectSession.for(project.id).open { |project_session| project_session.redo(by: "test", sheet_id: sheet) })
   end
 
   def test_a_refused_act_leaves_nothing_and_the_desk_goes_on
@@ -147,9 +147,9 @@ class ProjectSessionTest < Minitest::Test
     threads =
       Array.new(2) do |n|
         Thread.new do
-          desk = Store::ProjectSession.new(project.id)
+          project_session = Store::ProjectSession.new(project.id)
           8.times do |m|
-            desk.open do |open|
+            project_session.open do |open|
               open.act(said: "added", by: "t#{n}", sheet_id: sheet) do |draft|
                 Basalt::Statements::Document.new("server d#{n}-#{m}\nd#{n}-#{m} on N").into(draft, sheet_id: sheet)
               end
@@ -163,7 +163,7 @@ class ProjectSessionTest < Minitest::Test
                 Basalt::Change::HideLabel.new(sheet_id: sheet, element_id: line, on: true)
               end
             )
-          desk.open { |open| open.act(said: "marked", by: "t#{n}", sheet_id: sheet) { |draft| draft.apply(change) } }
+          project_session.open { |open| open.act(said: "marked", by: "t#{n}", sheet_id: sheet) { |draft| draft.apply(change) } }
         ensure
           ActiveRecord::Base.connection_handler.clear_active_connections!
         end
@@ -209,9 +209,9 @@ class ProjectSessionTest < Minitest::Test
     say(project, "server b", "b on N at .5")
     Store::ProjectSession
       .for(project.id)
-      .open do |desk|
+      .open do |project_session|
         Store::Writer.stub(:new, ->(_) { raise ActiveRecord::RecordNotUnique, "no" }) do
-          assert_raises(Basalt::Change::Conflict) { desk.undo(by: "test", sheet_id: sheet) }
+          assert_raises(Basalt::Change::Conflict) { project_session.undo(by: "test", sheet_id: sheet) }
         end
       end
     say(project, "server c", "c on N at .6")
@@ -224,8 +224,8 @@ class ProjectSessionTest < Minitest::Test
     project = project(TEXT)
     sheet = sheet_of(project, "S").id
     request = -> { Store::Request.new("6f9619ff-8b86-4d01-b42d-00cf4fc964ff") }
-    desk = Store::ProjectSession.for(project.id)
-    desk.open(request: request.call) do |open|
+    project_session = Store::ProjectSession.for(project.id)
+    project_session.open(request: request.call) do |open|
       open.keep_answer(made: { "new" => "x" })
       open.act(said: "added", by: "t", sheet_id: sheet) do |draft|
         Basalt::Statements::Document.new("server z").into(draft, sheet_id: sheet)
@@ -234,7 +234,7 @@ class ProjectSessionTest < Minitest::Test
     entry = Store::JournalEntry.asked_for(project.id, request.call.id)
     assert_equal ["added", { "made" => { "new" => "x" } }], [entry.said, entry.answer]
     assert_raises(Basalt::Change::Conflict) do
-      desk.open(request: request.call) do |open|
+      project_session.open(request: request.call) do |open|
         open.act(said: "again", by: "t", sheet_id: sheet) do |draft|
           Basalt::Statements::Document.new("server y").into(draft, sheet_id: sheet)
         end
@@ -244,28 +244,28 @@ class ProjectSessionTest < Minitest::Test
 
   def test_somebody_elses_change_is_seen_at_the_next_opening
     project = project(TEXT)
-    desk = Store::ProjectSession.for(project.id)
-    desk.open { |open| assert_equal 2, open.set.of_kind("device").length }
+    project_session = Store::ProjectSession.for(project.id)
+    project_session.open { |open| assert_equal 2, open.set.of_kind("device").length }
     two_writers(project, change("a", "note", "one"), change("gw", "note", "two"))
-    desk.open { |open| assert_equal "one", open.set.named("a").first["note"] }
+    project_session.open { |open| assert_equal "one", open.set.named("a").first["note"] }
   end
 
   def test_findings_contents_and_pieces_keep_in_step
     project = project(TEXT)
     Store::ProjectSession
       .for(project.id)
-      .open do |desk|
-        sheet = desk.set.sheet_list.first
-        desk.findings
-        desk.contents(sheet.id)
+      .open do |project_session|
+        sheet = project_session.set.sheet_list.first
+        project_session.findings
+        project_session.contents(sheet.id)
         ["server x", "x on N at .2", "rename x to y", "remove a", "y is assumed", "subnet Q 10.3.0.0/24"].each do |line|
-          desk.act(said: line, by: "test", sheet_id: sheet.id) do |draft|
+          project_session.act(said: line, by: "test", sheet_id: sheet.id) do |draft|
             Basalt::Statements::Document.new(line).into(draft, sheet_id: sheet.id)
           end
-          assert_equal Basalt::Checks::Runner.new(desk.set).findings.map(&:key), desk.findings.map(&:key), line
-          fresh = Basalt::Drawing::SheetStatistics.new(desk.set, sheet.id)
-          assert_equal fresh.counts, desk.contents(sheet.id).counts, line
-          assert_equal fresh.extent, desk.contents(sheet.id).extent, line
+          assert_equal Basalt::Checks::Runner.new(project_session.set).findings.map(&:key), project_session.findings.map(&:key), line
+          fresh = Basalt::Drawing::SheetStatistics.new(project_session.set, sheet.id)
+          assert_equal fresh.counts, project_session.contents(sheet.id).counts, line
+          assert_equal fresh.extent, project_session.contents(sheet.id).extent, line
         end
       end
   end

@@ -25,8 +25,8 @@ module AppHelper
     Store::Project.open(name).tap do |project|
       next unless text
 
-      Store::ProjectSession.for(project.id).open do |desk|
-        desk.act(said: "began", by: "test") do |draft|
+      Store::ProjectSession.for(project.id).open do |project_session|
+        project_session.act(said: "began", by: "test") do |draft|
           Basalt::Statements::Document.new(text).into(draft)
           draft.sheet_list.each { |sheet| Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true) }
         end
