@@ -121,6 +121,19 @@ class LanesTest < Minitest::Test
     end
   end
 
+  # However many parts there are, and however often one goes to the front, ranks stay what their column holds.
+  def test_ranks_stay_within_what_is_kept
+    ranks = [(2**30) - 5, 2**30]
+    50.times { ranks << Change::OrderKey.last(ranks) }
+    assert_equal ranks.uniq.sort, ranks
+    assert_operator ranks.max, :<, 2**31
+    low = [-(2**30) + 10, 0]
+    assert_equal 3, Change::OrderKey.among(low, 0, within: Change::OrderKey::RANKS).length
+    many = Change::OrderKey.among((1..40_000).to_a, 5, within: Change::OrderKey::RANKS)
+    assert_equal many.uniq.sort, many
+    assert(many.all? { |rank| Change::OrderKey::RANKS.cover?(rank) })
+  end
+
   def test_a_drop_into_its_own_place_means_nothing_and_ways_are_not_drawn_by_hand
     set = table(2)
     thing = drawn(set).things_on(sheet(set)).first

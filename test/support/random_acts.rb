@@ -17,8 +17,7 @@ class RandomActs
   # @return [Integer] the version after it
   def act
     public_send(ACTS.sample(random: @random))
-  rescue Basalt::Mistake, NoMethodError
-    # There was nothing to do it to.
+  rescue Basalt::Mistake
     nil
   ensure
     return Store::ProjectSession.for(@project_id).open { |view| view.set.version } # rubocop:disable Lint/EnsureReturn
@@ -34,7 +33,7 @@ class RandomActs
   def take_off = change { |set, sheet| Basalt::Change::TakeOff.new(sheet_id: sheet.id, element_id: thing(set).id) }
   def note = say { |set| "note on #{thing(set).name}: seen by #{@name} #{@made += 1}" }
   def group = say { |set| "group #{@name}-group\n#{thing(set).name} belongs to #{@name}-group" }
-  def leave = change { |set, _| Basalt::Change::Remove.new(id: set.of_kind("membership").sample(random: @random).id) }
+  def leave = change { |set, _| set.of_kind("membership").sample(1, random: @random).map { |one| Basalt::Change::Remove.new(id: one.id) } }
 
   def emphasise = change { |set, sheet|
     Basalt::Change::Emphasise.new(sheet_id: sheet.id, element_id: thing(set).id, name: ["phase 2", nil].sample(random: @random))
@@ -42,8 +41,10 @@ class RandomActs
 
   # Of a line as of its emphasis, what is hidden is kept in one and the same value of its placement.
   def hide_label = change { |set, sheet|
-    line = set.of_kind("attachment", "link").select { |one| set.placement(sheet.id, one.id) }.sample(random: @random)
-    Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: line.id, on: @random.rand(2).zero?)
+    drawn = set.of_kind("attachment", "link").select { |one| set.placement(sheet.id, one.id) }
+    drawn.sample(1, random: @random).map { |line|
+      Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: line.id, on: @random.rand(2).zero?)
+    }
   }
 
   def name_project = Store::Project.find(@project_id).rename("#{@name} #{@made += 1}")

@@ -6,21 +6,29 @@ module Basalt
     # theirs. Only where no number is left between two neighbours are all numbered afresh.
     module OrderKey
       ROOM = 65_536
+      # What the ranks of parts may be: half of what their column holds.
+      RANKS = (-(2**30)..(2**30))
 
       module_function
 
-      # @param keys [Array<Integer>] of those that are there, in order
-      # @return [Integer] for one behind them
-      def last(keys) = keys.empty? ? ROOM : keys.max + ROOM
+      # @param ranks [Array<Integer>] of those that are there
+      # @return [Integer] for one behind them; with less room where there are very many
+      def last(ranks)
+        return ROOM if ranks.empty?
+
+        ranks.max + (RANKS.cover?(ranks.max + ROOM) ? ROOM : 1)
+      end
 
       # @param keys [Array<Integer>] of the others, in order
       # @param place [Integer] of the one that is put among them, from 0
+      # @param within [Range, nil] what a key may be
       # @return [Array<Integer>] its own key alone; where none is left there, those of all of them and it
-      def among(keys, place)
-        before = place.zero? ? nil : keys[place - 1]
-        after = keys[place]
-        found = between(before, after)
-        found ? [found] : Array.new(keys.length + 1) { |index| (index + 1) * ROOM }
+      def among(keys, place, within: nil)
+        found = between(place.zero? ? nil : keys[place - 1], keys[place])
+        return [found] if found && (within.nil? || within.cover?(found))
+
+        room = within ? [ROOM, within.max / (keys.length + 1)].min : ROOM
+        Array.new(keys.length + 1) { |index| (index + 1) * room }
       end
 
       # @return [Integer, nil] nil where there is none

@@ -20,7 +20,7 @@ module Basalt
       def standing(draft, part) = draft.parts_of(part.owner_id).select { |one| one.kind == part.kind }.index { |one| one.id == part.id }
 
       def put(draft, part, others, place)
-        keys = OrderKey.among(others.map { |one| one.rank || 0 }, place)
+        keys = OrderKey.among(others.map { |one| one.rank || 0 }, place, within: OrderKey::RANKS)
         rows = keys.one? ? [part] : others.insert(place, part)
         rows.zip(keys) { |row, rank| draft.put(:elements, row.with(rank:)) unless row.rank == rank }
       end
