@@ -103,7 +103,7 @@ module Basalt
         resize
         free_joined
         fresh.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
-        Attaching.new(@context).attach
+        NearestOccurrence.new(@context).attach
         @fitting.refit
         lines = disturbed
         @edge_routing.reroute(lines)

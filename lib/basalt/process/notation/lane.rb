@@ -16,10 +16,11 @@ module Basalt
         P = Drawing::Pens
 
         # @param rows [Array<Model::Element>] their activities
-        def initialize(set, thing, rows)
+        # @param boundary [SystemBoundary] who is outside
+        def initialize(set, thing, rows, boundary = SystemBoundary.new(set))
           @thing = thing
           @rows = rows
-          @outside = SystemBoundary.new(set).of(thing)&.outside?
+          @outside = boundary.of(thing)&.outside?
           @texts = rows.to_h { |row| [row.id, P.lines(row.name, :member, WIDE - 52)] }
         end
 

@@ -17,7 +17,9 @@ module Basalt
           things = set.things_on(sheet_id).select { |thing| KINDS.include?(thing.kind) }
           @things = things.sort_by { |thing| [Change::Reorder.key(thing), thing.ordinal] }
           @rows = Acts.sorted(set.relations_on(sheet_id).select { |one| one.kind == "activity" })
-          @lanes = @things.to_h { |thing| [thing.id, Lane.new(set, thing, @rows.select { |row| row.target("who") == thing.id })] }
+          boundary = SystemBoundary.new(set)
+          theirs = @rows.group_by { |row| row.target("who") }
+          @lanes = @things.to_h { |thing| [thing.id, Lane.new(set, thing, theirs.fetch(thing.id, []), boundary)] }
         end
 
         KINDS = %w[party system].freeze
@@ -86,15 +88,10 @@ module Basalt
           { x: (middles[thing.id] - (w / 2)).round, y: 0, w:, h: height }
         end
 
-        def height =
-          @height ||=
-            (
-              if @rows.any?
-                heights.values.last + (@lanes[@rows.last.target("who")]&.row_height(@rows.last) || Lane::LINE) + GAP
-              else
-                Lane::HEAD + 40
-              end
-            ).round
+        def height = @height ||= (@rows.empty? ? Lane::HEAD + 40 : foot(@rows.last)).round
+
+        # Beneath the last row.
+        def foot(row) = heights[row.id] + (@lanes[row.target("who")]&.row_height(row) || Lane::LINE) + GAP
 
         # So far apart that boxes stand beside each other and the words over each arrow have room where it begins.
         def middles

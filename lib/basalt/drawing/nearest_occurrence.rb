@@ -3,7 +3,7 @@
 module Basalt
   module Drawing
     # A line that is new goes to the nearest occurrence of what it joins, unless somebody said which.
-    class Attaching
+    class NearestOccurrence
       # @param context [LayoutContext]
       def initialize(context)
         @context = context
