@@ -17,6 +17,7 @@ module Store
     attr_reader :set
 
     def project_id = @session.project_id
+    def name = set.project
 
     # Lets go of the version; the view is not to be used afterwards.
     def release = @set.release
@@ -71,7 +72,7 @@ module Store
 
     def last_found
       last = @session.findings.last
-      @last_found ||= last && Basalt::Checks::FindingsByWaiver.new(set, Basalt::Checks::Runner.sorted(last))
+      @last_found ||= last && Basalt::Checks::FindingsByWaiver.new(set, last)
     end
 
     # From the version before an act to the one after it.

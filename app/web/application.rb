@@ -33,7 +33,7 @@ module Web
     end
 
     use Rack::Protection::AuthenticityToken, authenticity_param: "token"
-    helpers Escaping, Paths, Lookup, Acting, Rendering
+    helpers Escaping, Paths, Lookup, Acting, Formatting, Parts, Rendering
 
     before { headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "X-Content-Type-Options" => "nosniff" }
 

@@ -233,7 +233,8 @@ module Web
 
       # Several kinds of line could join the two: which?
       def offer_kinds(project, one, other, kinds)
-        part("#answer", view(:offer_kinds, project:, sheet: sheet(project), one:, other:, kinds:))
+        ends = [one, other].map { |id| project.set.element(id) }
+        part("#answer", view(:offer_kinds, sheet: sheet(project), one: ends.first, other: ends.last, from: one, to: other, kinds:))
       end
     end
   end

@@ -45,7 +45,7 @@ module Web
             draft.apply(Basalt::Change::SetLayoutStyle.new(sheet_id: sheet.id, style: style.empty? ? nil : style)) if style
           end
         answer(project, acted, message: acted.outcome.effect.empty? ? "It is tidy already" : "Tidied", fresh: true) +
-          part("#layout-styles-list", view(:layout_styles, sheet: sheet(project)))
+          part("#layout-styles-list", layout_styles(sheet(project)))
       end
     end
 

@@ -18,8 +18,8 @@ module Web
 
       # @param place [Symbol] where it stands: +:facts+ of an element, +:sheet+, +:chosen+ things (+:chosen_fields+ to be
       #   filled in), +:links+ and +:openers+ of a project, +:beside+ a sheet
-      # @return [Array<Symbol>] templates
-      def panels(place) = gather(:panels).flat_map { |panels| panels.to_a }.select { |at, _| at == place }.map(&:last)
+      # @return [Array<Array(Symbol, Class)>] templates, with what presents to them what they show, where they need that
+      def panels(place) = gather(:panels).flat_map(&:to_a).select { |at, *| at == place }.map { |_, panel| Array(panel) }
 
       # @return [Hash{String => Class}] commands by name
       def commands = gather(:commands).flat_map(&:to_a).to_h

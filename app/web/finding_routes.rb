@@ -6,6 +6,8 @@ module Web
     extend Routing
 
     SHEET = EditRoutes::SHEET
+    # Lines of what a repair would do that are told.
+    TOLD = 6
 
     helped_by :Findings
 
@@ -27,7 +29,7 @@ module Web
         repair = found(project.findings).repair or raise Basalt::Change::Conflict, "There is no repair for this"
         draft = Basalt::Change::Draft.new(project.set).apply(repair.changes)
         gone, fresh = Basalt::Statements::Consequence.of(project.set, draft)
-        view(:repair, gone:, fresh:)
+        view(:repair, gone:, fresh:, more: [gone, fresh].sum { |lines| [lines.length - TOLD, 0].max })
       end
     end
 

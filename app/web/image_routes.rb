@@ -66,7 +66,7 @@ module Web
               images.each { |name, image| ImageRoutes.take_symbol(draft, name, image.id) }
             end
           end
-        done + part("#facts", view(:sheet_facts, project:, sheet: sheet(project))) +
+        done + part("#facts", sheet_facts(project, sheet(project))) +
           part("#answer", view(:symbols_taken, taken: images.keys, refused: brought.refused))
       end
     end

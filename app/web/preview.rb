@@ -50,6 +50,9 @@ module Web
       []
     end
 
+    # @return [String] the same as SVG, with ids of its own
+    def ghost_svg = ghost.map { |item| Basalt::Drawing::SVG.group(item.with(id: "ghost-#{item.id}")) }.join
+
     private
 
     # What could follow the words that are there.

@@ -13,10 +13,10 @@ module Web
 
     get "/", needs: :see, answers: :page do
       projects = told_projects.reject(&:put_away)
-      projects.one? ? redirect(project_path(projects.first.id)) : erb(:projects, locals: { projects: told_projects })
+      projects.one? ? redirect(project_path(projects.first.id)) : erb(:projects, locals: parted_projects)
     end
 
-    get("/projects", needs: :see, answers: :page) { erb(:projects, locals: { projects: told_projects }) }
+    get("/projects", needs: :see, answers: :page) { erb(:projects, locals: parted_projects) }
     post("/projects", needs: :edit, answers: :redirect, makes: "a project") do
       redirect project_path(Store::Project.open(params[:name]).id)
     end
@@ -75,6 +75,9 @@ module Web
             )
           end
       end
+
+      # @return [Hash{Symbol => Array<Told>}] those that are there, and those that were put away
+      def parted_projects = told_projects.partition { |project| !project.put_away }.then { |there, away| { there:, away: } }
 
       # The list tells how many findings were open when they were last worked out.
       def note_findings(project)

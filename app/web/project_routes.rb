@@ -5,9 +5,6 @@ module Web
   module ProjectRoutes
     extend Routing
 
-    BANDS = Basalt::Model::Sheet::BANDS
-    FOUND = 40
-
     get "/drawing.css", needs: :see, answers: :file do
       content_type :css
       cache_control :public, max_age: 3600
@@ -25,18 +22,16 @@ module Web
     get "/projects/:project_id", needs: :see, answers: :page do
       with_project do |project|
         note_findings(project)
-        erb(:project, locals: { project:, found: nil, asked: nil, last: last_acts(project) })
+        erb(:project, locals: { project:, register: Presenters::DrawingRegister.new(project, last_acts(project)) })
       end
     end
 
     get "/projects/:project_id/search", needs: :see, answers: :page do
       with_project do |project|
-        found = search(project.set, params[:q].to_s)
-        if htmx?
-          view(:found, project:, found:, asked: params[:q])
-        else
-          erb(:project, locals: { project:, found:, asked: params[:q], last: last_acts(project) })
-        end
+        found = Presenters::Found.new(project.set, params[:q].to_s)
+        next view(:found, project:, found:) if htmx?
+
+        erb(:project, locals: { project:, register: Presenters::DrawingRegister.new(project, last_acts(project), found:) })
       end
     end
 
@@ -71,28 +66,10 @@ module Web
       end
     end
 
-    helped_by :Searching
+    helped_by :LastActs
 
-    # Finding things, sheets and addresses by what is typed.
-    module Searching
-      def search(set, text)
-        wanted = text.strip.downcase
-        return [] if wanted.empty?
-
-        sheets = set.sheet_list.select { |sheet| [sheet.name, sheet.number].compact.any? { |words| words.downcase.include?(wanted) } }
-        elements = set.elements.each.lazy.select { |element| names?(element, wanted) }.first(FOUND)
-        sheets.map { |sheet| [sheet, [sheet]] } + elements.map { |element| [element, places(set, element)] }
-      end
-
-      def names?(element, wanted)
-        element.name&.downcase&.include?(wanted) ||
-          element.facts.any? { |_, value| value.is_a?(String) && value.downcase.include?(wanted) }
-      end
-
-      def places(set, element)
-        set.sheet_list.select { |sheet| element.relation? ? set.drawn_between?(sheet.id, element) : set.shown?(sheet.id, element.id) }
-      end
-
+    # What was done last.
+    module LastActs
       # @return [Hash{String => Store::JournalEntry}] the last act on each sheet
       def last_acts(project)
         Store::JournalEntry

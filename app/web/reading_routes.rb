@@ -26,30 +26,10 @@ module Web
 
     # The face of sentences.
     module ReadingFace
-      # @return [String] the sentences as a text to be edited
-      def reading_editor(sheet, reading)
-        lines, owners = lines_and_owners(reading)
-        view(:reading_editor, sheet:, before: lines, text: lines, owners:, refused: [])
-      end
-
-      def lines_and_owners(reading)
-        reading.flatten(1).then { |sentences| [sentences.flat_map(&:last), sentences.flat_map { |id, list| [id] * list.length }] }
-      end
-
       # What could not be understood stays where it was typed.
       def reading_after(project, sheet, refused)
         reading = Basalt::Statements::Unparser.new(project.set).reading(sheet.id)
-        return view(:sentences, sheet:, reading:) if refused.empty?
-
-        lines, owners = lines_and_owners(reading)
-        text = lines.dup
-        marked = refused.sort_by { |one| one.index || 0 }.map do |one|
-          at = [one.index || text.length, text.length].min
-          text.insert(at, one.text)
-          owners.insert(at, "")
-          [at, one.reason]
-        end
-        view(:reading_editor, sheet:, before: lines, text:, owners:, refused: marked)
+        refused.empty? ? sentences(sheet, reading) : reading_editor(sheet, reading, refused)
       end
     end
   end

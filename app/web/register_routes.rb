@@ -14,9 +14,11 @@ module Web
       with_project do |project|
         raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
 
-        locals = { project:, sheet: sheet(project), kind: params[:kind], order: order }
+        sheet = sheet(project)
         from = params[:from].to_i.clamp(0, 1_000_000)
-        from.zero? ? part("#tabs", view(:tabs, **locals)) + view(:table, **locals) : view(:rows, **locals, from:)
+        next part("#tabs", tabs(project, sheet, params[:kind])) + table(project, sheet, params[:kind], order:) if from.zero?
+
+        view(:rows, sheet:, table: Presenters::Table.new(project, sheet, params[:kind], order:, from:))
       end
     end
 
@@ -25,7 +27,7 @@ module Web
       with_project do |project|
         raise ActiveRecord::RecordNotFound, "no such table" unless sheet(project).notation.parts.include?(params[:kind])
 
-        view(:table, project:, sheet: sheet(project), kind: params[:kind], order:, owner: element(project.set, params[:element_id]))
+        table(project, sheet(project), params[:kind], order:, owner: element(project.set, params[:element_id]))
       end
     end
 

@@ -8,10 +8,8 @@ module Web
     SHEET = EditRoutes::SHEET
 
     get "#{SHEET}/chosen", needs: :see, answers: :part do
-      with_project { |project| view(:chosen_facts, project:, sheet: sheet(project), ids: Acting.chosen(project.set, params)) }
+      with_project { |project| chosen_facts(project, sheet(project), Acting.chosen(project.set, params)) }
     end
-
-    helped_by :Hidden
 
     post "#{SHEET}/pinned", needs: :edit, answers: :pieces, makes: "Arrange" do
       pinned = params[:pinned] == "yes"
@@ -42,7 +40,7 @@ module Web
           act_on(project, "#{hidden ? "hid" : "brought back"} #{params[:part]} on #{sheet(project).name}") do |draft, sheet|
             draft.apply(Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on: hidden))
           end
-        answer(project, acted, fresh: true) + part("#facts", view(:sheet_facts, project:, sheet: sheet(project)))
+        answer(project, acted, fresh: true) + part("#facts", sheet_facts(project, sheet(project)))
       end
     end
 
@@ -56,14 +54,14 @@ module Web
           act_on(project, words, tidy: known ? :complete : true) do |draft, on|
             draft.apply(Basalt::Change::SetVariant.new(sheet_id: on.id, variant:))
           end
-        answer(project, acted, fresh: true) + part("#facts", view(:sheet_facts, project:, sheet: sheet(project)))
+        answer(project, acted, fresh: true) + part("#facts", sheet_facts(project, sheet(project)))
       end
     end
 
     post "#{SHEET}/labels-hidden", needs: :edit, answers: :pieces, makes: "HideLabel" do
       on = params[:on] == "yes"
       on_sheet(->(draft, ids) { "#{on ? "hid" : "brought back"} the label of #{Acting.titles(draft, ids)}" }) do |draft, sheet|
-        ids = (params[:all] ? unlabelled_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
+        ids = (params[:all] ? Presenters::HiddenHere.unlabelled_lines(draft, sheet) : Acting.chosen(draft, params)).select { |id| draft.element(id).relation? }
         raise Basalt::Mistake, "Select the lines whose labels are meant" if ids.empty?
 
         ids.each { |id| draft.apply(Basalt::Change::HideLabel.new(sheet_id: sheet.id, element_id: id, on:)) }
@@ -106,9 +104,12 @@ module Web
       with_project do |project|
         ids = Acting.chosen(project.set, params)
         others = ids.flat_map { |id| project.set.sheets_of(id) }.uniq - [sheet(project).id]
-        next part("#answer", view(:offer_removal, project:, sheet: sheet(project), ids:, others:)) if others.any? && params[:sure].nil?
-
         title = Acting.titles(project.set, ids)
+        if others.any? && params[:sure].nil?
+          names = others.map { |other| project.set.sheets[other].name }
+          next part("#answer", view(:offer_removal, sheet: sheet(project), title:, chosen: ids.join(" "), others: names))
+        end
+
         perform(project, "deleted #{title}") do |draft, _|
           ids.each { |id| draft.apply(Basalt::Change::Remove.new(id:)) if draft.element(id) }
         end
@@ -128,27 +129,15 @@ module Web
       with_project do |project|
         from = project.set.sheets[id(params[:from])] or raise Basalt::Change::Conflict, "The sheet it was copied from is no longer there"
         if params[:as].nil? && from.id != sheet(project).id
-          next part("#answer", view(:offer_paste, project:, sheet: sheet(project), from:, ids: Acting.chosen(project.set, params)))
+          ids = Acting.chosen(project.set, params)
+          title = Acting.titles(project.set, ids)
+          next part("#answer", view(:offer_paste, sheet: sheet(project), from:, title:, chosen: ids.join(" ")))
         end
 
         perform(project, ->(draft, ids) { "pasted #{Acting.titles(draft, ids.of)}" }) do |draft, on|
           ids = Acting.chosen(draft, params)
           Fresh.new(ids, params[:as] == "same" ? Copying.show(draft, ids, from, on) : Copying.duplicate(draft, ids, from, on))
         end
-      end
-    end
-
-    # What a sheet does not show although it is there.
-    module Hidden
-      # @return [Array<String>] ids of lines whose labels are hidden one by one
-      def unlabelled_lines(set, sheet)
-        set.placements_on(sheet.id).select { |placement| placement.shape&.fetch("labels_hidden", nil) }.map(&:element_id)
-      end
-
-      # @return [Array<Basalt::Model::Element>]
-      def collapsed(set, sheet)
-        nesting = Basalt::Drawing::Nesting.new(set, sheet.id)
-        nesting.any? ? set.things_on(sheet.id).select { |thing| nesting.closed?(thing.id) } : []
       end
     end
 

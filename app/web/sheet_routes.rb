@@ -9,23 +9,23 @@ module Web
     THUMBNAILS = Recent.new(400)
 
     get "/projects/:project_id/sheets/:sheet_id", needs: :see, answers: :page do
-      with_project { |project| erb(:sheet, locals: { project:, sheet: sheet(project), face: "drawing" }) }
+      with_project { |project| sheet_page(project, sheet(project), "drawing", scene: scene(project, sheet(project).id)) }
     end
 
     get "/projects/:project_id/sheets/:sheet_id/reading", needs: :see, answers: :page do
-      with_project { |project| erb(:sheet, locals: { project:, sheet: sheet(project), face: "reading" }) }
+      with_project { |project| sheet_page(project, sheet(project), "reading") }
     end
 
     get "/projects/:project_id/sheets/:sheet_id/facts/?:element_id?", needs: :see, answers: :part do
       with_project do |project|
         sheet = sheet(project)
         element = params[:element_id] && project.set.element(id(params[:element_id]))
-        element ? view(:facts, project:, sheet:, element:) : view(:sheet_facts, project:, sheet:)
+        element ? facts(project, sheet, element) : sheet_facts(project, sheet)
       end
     end
 
     get "/projects/:project_id/sheets/:sheet_id/beside", needs: :see, answers: :part do
-      with_project { |project| view(:beside, sheet: sheet(project), scene: scene(project, sheet(project).id)) }
+      with_project { |project| view(:beside, sheet: sheet(project), beside: Presenters::Beside.new(scene(project, sheet(project).id))) }
     end
 
     get "/projects/:project_id/sheets/:sheet_id/complete", needs: :see, answers: :part do
@@ -65,31 +65,13 @@ module Web
       end
     end
 
-    helped_by :Chips
+    helped_by :Faces
 
-    # What the page knows of the kinds that can be placed, so that it need not ask.
-    module Chips
-      # @return [Array<Array(String, String, String)>] noun, letter, and what its button carries as data
-      def chips(project, sheet)
-        draft = Basalt::Change::Draft.new(project.set)
-        sheet.notation.chips.map do |noun, letter|
-          kind, facts = Basalt::Model::Catalogue.nouns.fetch(noun)
-          named = kind.default_name(noun)
-          data = { kind: kind.name, facts: JSON.generate(facts), size: size(draft, sheet, kind, facts).join(" "), named: }.compact
-          [noun, letter, data.map { |name, value| "data-#{name}=\"#{h(value)}\"" }.join(" ")]
-        end
-      end
-
-      # Kinds whose names and facts are edited where they stand.
-      def inplace_kinds(sheet) =
-        (sheet.notation.things + sheet.notation.lines).uniq.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }
-
-      private
-
-      # How large a new one of a kind is, px.
-      def size(draft, sheet, kind, facts)
-        fresh = Basalt::Model::Element.new(id: draft.new_id, kind: kind.name, name: "", facts:, ends: [], ordinal: 0)
-        sheet.notation.size(draft, fresh).map(&:round)
+    # The sheet as a page.
+    module Faces
+      def sheet_page(project, sheet, face, scene: nil)
+        page = Presenters::SheetPage.new(project, sheet, face, scene:)
+        erb(:sheet, locals: { project:, sheet:, page:, beside: panel_list(:beside, project:).reject { |html| html.strip.empty? } })
       end
     end
   end

@@ -8,7 +8,7 @@ module Web
         module_function
 
         def routes = [Routes]
-        def panels = { facts: :group_facts, chosen_fields: :group_chosen }
+        def panels = { facts: [:group_facts, Presenters::Groups], chosen_fields: [:group_chosen, Presenters::Groups] }
       end
     end
   end

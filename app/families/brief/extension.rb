@@ -8,7 +8,15 @@ module Web
         module_function
 
         def routes = [SourceRoutes, Routes]
-        def panels = { facts: :brief_facts, sheet: :brief_sheet, links: :brief_links, beside: :sources_beside }
+
+        def panels =
+          {
+            facts: [:brief_facts, Presenters::ElementPanel],
+            sheet: [:brief_sheet, Presenters::SheetPanel],
+            links: :brief_links,
+            beside: [:sources_beside, Presenters::SourcesBeside]
+          }
+
         # What it answers itself where an act is asked for again.
         def answers_again = [:source_again]
         def commands = { "coverage" => Commands::Coverage }

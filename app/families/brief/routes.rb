@@ -9,10 +9,8 @@ module Web
 
         SHEET = EditRoutes::SHEET
 
-        helped_by :Covering
-
         get("/projects/:project_id/coverage", needs: :see, answers: :page) do
-          with_project { |project| erb(:coverage, locals: { project:, coverage: Basalt::Brief::Coverage.new(project.set) }) }
+          with_project { |project| erb(:coverage, locals: { project:, coverage: Presenters::CoveragePage.new(project.set, Basalt::Brief::Coverage.new(project.set)) }) }
         end
         get("/projects/:project_id/coverage.csv", needs: :see, answers: :file) do
           with_project { |project| download("coverage.csv", "text/csv", Basalt::Brief::Coverage.new(project.set).csv) }
@@ -55,9 +53,6 @@ module Web
 
         # What the routes need of requirements.
         module Covering
-          # @return [String] such as 67 %
-          def percent(share) = share ? "#{(share * 100).round} %" : "–"
-
           class << self
             # @return [Array<Hash>] of a file: CSV, or Markdown by its name or its look
             def rows(file)

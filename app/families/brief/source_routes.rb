@@ -12,7 +12,7 @@ module Web
         helped_by :SourcePages
 
         get("/projects/:project_id/sources", needs: :see, answers: :page) do
-          with_project { |project| erb(:sources, locals: { project:, sources: project.set.of_kind("source") }) }
+          with_project { |project| erb(:sources, locals: { project:, sources: Presenters::SourceList.of(project.set), today: Date.today.iso8601 }) }
         end
 
         post "/projects/:project_id/sources", needs: :edit, answers: :redirect, makes: "Add" do
@@ -37,18 +37,16 @@ module Web
           end
         end
 
-        get(SOURCE, needs: :see, answers: :page) { with_project { |project| erb(:source, locals: source_locals(project)) } }
+        get(SOURCE, needs: :see, answers: :page) do
+          with_project { |project| erb(:source, locals: { project:, source: source_page(project) }) }
+        end
         get("#{SOURCE}/beside", needs: :see, answers: :part) do
-          with_project { |project| view(:source_beside, **source_locals(project), on: params[:on]) }
+          with_project { |project| view(:source_beside, project:, source: source_page(project, beside: params[:on])) }
         end
         get("#{SOURCE}/proposal", needs: :see, answers: :part) do
           with_project do |project|
-            view(
-              :mark_fields,
-              project:,
-              as: params[:as].to_s,
-              name: Basalt::Brief::Proposal.name(project.set, params[:as].to_s, params[:quote].to_s[0, 2000])
-            )
+            name = Basalt::Brief::Proposal.name(project.set, params[:as].to_s, params[:quote].to_s[0, 2000])
+            mark_fields(project, params[:as].to_s, name)
           end
         end
 
@@ -59,7 +57,7 @@ module Web
             keep_words(project, "marked “#{Basalt::Model::Names.short(quote, 60)}” in #{source.name}") do |draft|
               mark_phrase(draft, source, at, quote)
             end
-            after_marking(project)
+            after_marking(project, "Marked")
           end
         end
 
@@ -118,15 +116,6 @@ module Web
 
         # What the routes need of sources.
         module SourcePages
-          # Names that are proposed for what a phrase is about, at most.
-          MOST_NAMES = 400
-
-          # @return [Array<String>]
-          def marked_names(set)
-            things = set.elements.each.reject { |one| one.relation? || one.name.nil? || %w[phrase source].include?(one.kind) }
-            things.map(&:name).uniq.first(MOST_NAMES)
-          end
-
           # What was new in the versions that were looked at last.
           FRESH = Recent.new(50)
 
@@ -163,19 +152,22 @@ module Web
             text
           end
 
-          def source_locals(project)
+          def mark_fields(project, noun, name = nil) = view(:mark_fields, fields: Presenters::MarkFields.new(project.set, noun, name))
+
+          # @return [String] attributes of a button that does something with a phrase
+          def turns(source, phrase, act)
+            vals = JSON.generate({ token:, **source.place })
+            "hx-post=\"#{source_path(source.id, "phrases/#{phrase.id}/#{act}")}\" hx-vals=\"#{h vals}\" hx-swap=\"none\""
+          end
+
+          # @param beside [String, nil] id of the sheet that stands beside it
+          def source_page(project, beside: nil)
             source = source(project)
             text = Store::SourceText.of(project.project_id, source).to_s
             phrases = Basalt::Brief::Marking.phrases(project.set, source.id)
             shown = Basalt::Brief::SourceView.new(text, phrases, fresh: fresh_lines(project, source, text))
-            {
-              project:,
-              source:,
-              phrases:,
-              shown:,
-              part: params[:part].to_i.clamp(0, shown.parts.length - 1),
-              sheet: params[:on].to_s.match?(Lookup::ID) ? project.set.sheets[params[:on]] : nil
-            }
+            part = params[:part].to_i.clamp(0, shown.parts.length - 1)
+            Presenters::SourcePage.new(project.set, source, phrases, shown, part, beside)
           end
 
           # @return [Array<Range>] what is new since the version before
@@ -207,16 +199,8 @@ module Web
             note = params[:as] == Basalt::Brief::Marking::REMARK ? params[:note].to_s : nil
             raise Basalt::Mistake, "A remark says something" if note && note.strip.empty?
 
-            @phrase =
-              Basalt::Brief::Marking.mark(
-                draft,
-                source,
-                quote:,
-                place: at,
-                noun: thing ? thing.noun : params[:as].to_s,
-                things: [thing].compact,
-                note:
-              )
+            noun = thing ? thing.noun : params[:as].to_s
+            Basalt::Brief::Marking.mark(draft, source, quote:, place: at, noun:, things: [thing].compact, note:)
             show_beside(draft, thing)
           end
 
@@ -247,12 +231,12 @@ module Web
           # What was marked already is told again.
           def source_again(project) = params[:source_id] && htmx? ? after_marking(project) : nil
 
-          def after_marking(project)
+          def after_marking(project, done = "Done")
             return redirect(source_part_path(source(project).id, params[:part].to_i)) unless htmx?
 
             place, page = params[:on].to_s.empty? ? ["#source", :source_body] : ["#beside", :source_beside]
-            part(place, view(page, **source_locals(project), on: params[:on])) +
-              part("#answer", "<p class=\"done\" role=\"status\">#{h(@phrase ? "Marked" : "Done")}</p>") + sheet_part(project)
+            part(place, view(page, project:, source: source_page(project, beside: params[:on]))) +
+              part("#answer", "<p class=\"done\" role=\"status\">#{h(done)}</p>") + sheet_part(project)
           end
 
           def sheet_part(project)

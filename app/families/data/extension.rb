@@ -8,7 +8,16 @@ module Web
         module_function
 
         def routes = [Routes]
-        def panels = { facts: :data_facts, sheet: :data_sheet, chosen: :data_chosen, links: :data_links, openers: :schema_opener }
+
+        def panels =
+          {
+            facts: [:data_facts, Presenters::ElementPanel],
+            sheet: [:data_sheet, Presenters::SheetPanel],
+            chosen: [:data_chosen, Presenters::ChosenPanel],
+            links: :data_links,
+            openers: :schema_opener
+          }
+
         def commands = { "derive" => Commands::Derive, "sql" => Commands::Sql }
         def tasks = { "proof" => ProofWork }
         def importers = [Importer]

@@ -14,16 +14,8 @@ module Web
         get "#{SHEET}/derive", needs: :see, answers: :page do
           with_project do |project|
             sheet = sheet(project)
-            erb(
-              :derive,
-              locals: {
-                project:,
-                sheet:,
-                steps: derivation(project.set, sheet).steps,
-                target: target(project.set, sheet),
-                whole: whole?
-              }
-            )
+            about = { steps: derivation(project.set, sheet).steps, target: target(project.set, sheet), whole: whole? }
+            erb(:derive, locals: { project:, sheet:, derivation: Presenters::DerivePage.new(project.set, sheet, **about) })
           end
         end
 
@@ -40,7 +32,10 @@ module Web
 
         # What the words of the model mean.
         get("/projects/:project_id/dictionary", needs: :see, answers: :page) do
-          with_project { |project| erb(:dictionary, locals: { project:, dictionary: Basalt::Data::Dictionary.new(project.set) }) }
+          with_project do |project|
+            dictionary = Basalt::Data::Dictionary.new(project.set)
+            erb(:dictionary, locals: { project:, dictionary:, headings: dictionary.class::HEADINGS })
+          end
         end
 
         { "csv" => "text/csv", "md" => "text/markdown" }.each do |ending, type|
@@ -56,7 +51,8 @@ module Web
         # How the house names tables and columns.
         get("/projects/:project_id/conventions", needs: :see, answers: :page) do
           with_project do |project|
-            erb(:conventions, locals: { project:, house: project.set.of_kind(Basalt::Data::Logical::Conventions::KIND).first })
+            house = project.set.of_kind(Basalt::Data::Logical::Conventions::KIND).first
+            erb(:conventions, locals: { project:, conventions: Presenters::ConventionsPage.new(house) })
           end
         end
         get("/projects/:project_id/conventions/sample", needs: :see, answers: :part) do
@@ -84,7 +80,7 @@ module Web
               kept = read.into(draft, sheet_id: made)
             end
             project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
-            erb(:schema, locals: { project:, sheet: project.set.sheets[made], kept: })
+            erb(:schema, locals: { project:, sheet: project.set.sheets[made], kept:, tables: project.set.things_on(made).length })
           end
         end
 
@@ -135,7 +131,7 @@ module Web
             raise Basalt::Mistake, "There are no tables on this sheet to prove" if script(project.set, sheet(project)).statements.empty?
 
             task = Store::Task.give(project.project_id, "proof", { sheet_id: sheet(project).id }, by: person)
-            part("#answer", view(:proof, project:, sheet: sheet(project), task: task.wait(QUICK)))
+            part("#answer", proof(project, task.wait(QUICK)))
           end
         end
 
@@ -143,7 +139,7 @@ module Web
           with_project do |project|
             task = Store::Task.find_by(id: id(params[:task_id]), project_id: project.project_id, kind: "proof") or
               raise ActiveRecord::RecordNotFound, "no such proof"
-            view(:proof, project:, sheet: sheet(project), task:)
+            proof(project, task)
           end
         end
 
@@ -237,6 +233,9 @@ module Web
             project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil } unless known
             made
           end
+
+          # @param task [Store::Task]
+          def proof(project, task) = view(:proof, sheet: sheet(project), proof: Presenters::ProofState.new(project.set, task))
 
           def script(set, sheet) = ProofWork.script(set, sheet.id)
         end

@@ -21,25 +21,17 @@ module Web
         get "#{PATH}/:intake_id", needs: :see, answers: :page do
           with_project do |project|
             intake = intake()
-            next erb(:intake_progress, locals: { project:, intake: }) if intake.task
+            task = intake.task
+            next erb(:intake_progress, locals: { project:, intake:, state: Presenters::IntakeState.new(intake, task) }) if task
 
-            erb(
-              :intake,
-              locals: {
-                project:,
-                intake:,
-                table: intake.table,
-                mapping: mapping(intake),
-                refusal: nil,
-                sheet_name: params[:sheet_name] || Intaking.title(intake)
-              }
-            )
+            inventory = Presenters::IntakePage.new(project.set, intake.table, mapping(intake))
+            erb(:intake, locals: { project:, intake:, inventory:, sheet_name: params[:sheet_name] || Intaking.title(intake) })
           end
         end
 
         post "#{PATH}/:intake_id/preview", needs: :edit, answers: :part do
           with_project do |project|
-            view(:intake_preview, project:, intake: intake(), table: intake().table, mapping: chosen(params), refusal: nil)
+            view(:intake_preview, inventory: Presenters::IntakePage.new(project.set, intake().table, chosen(params)))
           end
         end
 
@@ -58,7 +50,8 @@ module Web
         end
 
         get "#{PATH}/:intake_id/progress", needs: :see, answers: :part do
-          view(:intake_state, intake: intake(), task: intake().task || raise(ActiveRecord::RecordNotFound, "nobody takes it yet"))
+          task = intake().task or raise ActiveRecord::RecordNotFound, "nobody takes it yet"
+          view(:intake_state, state: Presenters::IntakeState.new(intake(), task))
         end
 
         post "#{PATH}/:intake_id/cancel", needs: :edit, answers: :redirect, makes: "an intake that stops" do
@@ -106,13 +99,7 @@ module Web
             end
           end
 
-          # @return [Array, String] rows with what they would become, or why they cannot be shown
-          def preview(project, table, mapping)
-            draft = Basalt::Change::Draft.new(project.set)
-            Basalt::Network::Inventory::Intake.new(table, mapping).preview(draft, sheet_id: nil)
-          rescue Basalt::Mistake => e
-            e.message
-          end
+          def intake_path(intake, rest) = project_path(intake.project_id, "intakes/#{intake.id}/#{rest}")
         end
       end
     end

@@ -8,7 +8,15 @@ module Web
         module_function
 
         def routes = [Routes]
-        def panels = { facts: :process_facts, sheet: :process_sheet, about: :process_about, links: :process_links }
+
+        def panels =
+          {
+            facts: [:process_facts, Presenters::ElementPanel],
+            sheet: [:process_sheet, Presenters::SheetPanel],
+            about: [:process_about, Presenters::AboutPanel],
+            links: :process_links
+          }
+
         def commands = { "context" => Commands::Context }
       end
     end

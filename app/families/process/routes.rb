@@ -13,14 +13,8 @@ module Web
 
         get("#{SHEET}/framing", needs: :see, answers: :page) do
           with_project do |project|
-            erb(
-              :framing,
-              locals: {
-                project:,
-                sheet: sheet(project),
-                framing: Basalt::Process::ContextDerivation.new(project.set, sheet(project).id)
-              }
-            )
+            derivation = Basalt::Process::ContextDerivation.new(project.set, sheet(project).id)
+            erb(:framing, locals: { project:, sheet: sheet(project), context: Presenters::ContextPage.new(project.set, derivation) })
           end
         end
 
@@ -105,14 +99,8 @@ module Web
 
         get("#{SHEET}/interfaces", needs: :see, answers: :page) do
           with_project do |project|
-            erb(
-              :interfaces,
-              locals: {
-                project:,
-                sheet: sheet(project),
-                list: Basalt::Process::Interfaces.new(project.set, sheet(project).id)
-              }
-            )
+            list = Basalt::Process::Interfaces.new(project.set, sheet(project).id)
+            erb(:interfaces, locals: { project:, sheet: sheet(project), rows: list.rows, headings: list.class::HEADINGS })
           end
         end
         get("#{SHEET}/interfaces.csv", needs: :see, answers: :file) do
@@ -130,7 +118,7 @@ module Web
           end
         end
         get("/projects/:project_id/uses", needs: :see, answers: :page) do
-          with_project { |project| erb(:uses, locals: { project:, uses: Basalt::Usage::Matrix.new(project.set) }) }
+          with_project { |project| erb(:uses, locals: { project:, uses: Presenters::UsesPage.new(Basalt::Usage::Matrix.new(project.set)) }) }
         end
         get("/projects/:project_id/uses.csv", needs: :see, answers: :file) do
           with_project { |project| download("uses.csv", "text/csv", Basalt::Usage::Matrix.new(project.set).csv) }

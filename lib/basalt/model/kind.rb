@@ -37,6 +37,9 @@ module Basalt
 
         def relation? = ends.any?
 
+        # @return [Array<Field>] those that matter most
+        def brief_fields = fields.values_at(*brief)
+
         # @return [Boolean] whether elements of the kind have a name: things and parts do unless the kind says otherwise,
         #   relations where it says so
         def named? = named.nil? ? !relation? : named

@@ -27,7 +27,7 @@ module Basalt
         end
 
         # A statement that is kept and not modelled, with its line.
-        Kept = Value.of(:line, :text)
+        Kept = Value.of(:line, :text) { def first_line = text.lines.first.strip }
 
         # @param sql [String]
         # @raise [Unreadable] with the place
