@@ -19,13 +19,13 @@ module Store
     def at(set)
       @running.synchronize do
         version, by_check = known
-        by_check = work_out(set, version, by_check) if version != set.version && (version.nil? || version < set.version)
-        Basalt::Checks::FindingsByWaiver.new(set, Basalt::Checks::Runner.sorted(by_check))
+        work_out(set, version, by_check) if version != set.version && (version.nil? || version < set.version)
+        Basalt::Checks::FindingsByWaiver.new(set, last)
       end
     end
 
-    # @return [Hash, nil] what was found when it was last worked out
-    def last = known.last
+    # @return [Array<Basalt::Checks::Finding>, nil] what was found when it was last worked out, errors first
+    def last = @guard.synchronize { @sorted }
 
     private
 
@@ -45,6 +45,7 @@ module Store
           @guard.synchronize do
             @version = set.version
             @by_check = found
+            @sorted = Basalt::Checks::Runner.sorted(found)
             @touched.delete_if { |at, _| at <= set.version }
           end
         end

@@ -104,7 +104,7 @@ module Store
       known = @shelf.synchronize { @contents[sheet_id].dup if @set&.version == set.version }
       return known if known
 
-      fresh = Basalt::Drawing::SheetStatistics.new(set, sheet_id)
+      fresh = Basalt::Drawing::SheetStatistics.new(set, sheet_id).settle
       @shelf.synchronize { @contents[sheet_id] ||= fresh.dup if @set&.version == set.version }
       fresh
     end

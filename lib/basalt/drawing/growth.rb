@@ -52,7 +52,7 @@ module Basalt
       end
 
       def free?
-        placements.length.between?(2, MOST * 3) && @draft.things_on(@sheet_id).length.between?(2, MOST) &&
+        @draft.placed_count(@sheet_id).between?(2, MOST * 3) && @draft.things_on(@sheet_id).length.between?(2, MOST) &&
           placements.none? { |placement| placement.by_hand || placement.pinned || placement.kept? || Affected.closed?(placement) }
       end
 
@@ -62,7 +62,7 @@ module Basalt
       end
 
       def things_of(set) = set.things_on(@sheet_id).length
-      def placed_in(set) = set.placements_on(@sheet_id).length
+      def placed_in(set) = set.placed_count(@sheet_id)
       def placements = @placements ||= @draft.placements_on(@sheet_id)
 
       def quality(set)

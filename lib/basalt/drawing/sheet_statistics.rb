@@ -37,6 +37,14 @@ module Basalt
           remove(id)
           add(set, id)
         end
+        @waiting = nil
+        settle
+      end
+
+      # Works out once, for all who ask, what takes a look at everything.
+      def settle
+        extent
+        waiting
         self
       end
 
@@ -60,12 +68,7 @@ module Basalt
       # Where things wait that nobody put anywhere and that nothing joins yet, apart from those that are joined.
       #
       # @return [Layout::Box, nil] around them
-      def waiting
-        return unless parted?
-
-        around = Layout::Box.around(@alone.map { |id| box(@spans[id]) }).grow(APART)
-        around if @spans.none? { |id, span| !@alone.include?(id) && !@unjoinable.include?(id) && box(span).overlap?(around) }
-      end
+      def waiting = (@waiting ||= [apart]).first
 
       # @return [Boolean] whether what waits stands among what is joined
       def mingled? = parted? && waiting.nil?
@@ -75,9 +78,31 @@ module Basalt
       # Some things wait and others do not.
       def parted? = @alone.any? && @alone.length + @unjoinable.length < @spans.length
 
-      def box(span) = Layout::Box.new(x: span[0], y: span[1], w: span[2] - span[0], h: span[3] - span[1])
+      def apart
+        return unless parted?
 
-      def sides = @spans.each_value.reduce { |sides, span| widened(sides, span) }
+        left, top, right, bottom = reach = grown(around(@alone.map { |id| @spans[id] }))
+        return if @spans.any? { |id, span| overlap?(span, reach) && !@alone.include?(id) && !@unjoinable.include?(id) }
+
+        Layout::Box.new(x: left, y: top, w: right - left, h: bottom - top)
+      end
+
+      def grown(span) = [span[0] - APART, span[1] - APART, span[2] + APART, span[3] + APART]
+      def overlap?(span, other) = span[0] < other[2] && other[0] < span[2] && span[1] < other[3] && other[1] < span[3]
+
+      def sides = around(@spans.values)
+
+      # Plain comparisons, since everything on the sheet is looked at.
+      def around(spans)
+        left, top, right, bottom = spans.first
+        spans.each do |span|
+          left = span[0] if span[0] < left
+          top = span[1] if span[1] < top
+          right = span[2] if span[2] > right
+          bottom = span[3] if span[3] > bottom
+        end
+        [left, top, right, bottom]
+      end
 
       def widened(sides, span)
         [

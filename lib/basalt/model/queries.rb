@@ -20,6 +20,7 @@ module Basalt
       def parts_of(id) = elements.by(:owner, id).sort_by { |e| [e.rank || 0, e.ordinal] }
       def contents_of(id) = elements.by(:container, id).sort_by(&:ordinal)
       def placements_on(sheet_id) = placements.by(:sheet, sheet_id)
+      def placed_count(sheet_id) = placements.ids_by(:sheet, sheet_id).length
 
       # @param key [String] id of an element, or of a further occurrence of one
       # @return [Placement, nil] where that stands
