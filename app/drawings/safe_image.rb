@@ -1,87 +1,16 @@
 # frozen_string_literal: true
 
-require "nokogiri"
+require "loofah"
 
 module Drawings
   # An image that somebody brings in, made safe: PNG is written anew, of SVG only shapes, texts
-  # and their looks are kept.
+  # and their looks are kept (SvgScrubber).
   class SafeImage
     LIMIT = 5_000_000
     SIDE = 4000
-    DEPTH = 60
     NODES = 20_000
     # Marks in the text of an SVG, before it is parsed: where elements begin and end, and entities.
     MARKS = 60_000
-    ELEMENTS = %w[
-      svg
-      g
-      path
-      rect
-      circle
-      ellipse
-      line
-      polyline
-      polygon
-      text
-      tspan
-      title
-      desc
-      defs
-      linearGradient
-      radialGradient
-      stop
-      clipPath
-      use
-    ].freeze
-    ATTRIBUTES = %w[
-      id
-      class
-      d
-      x
-      y
-      x1
-      y1
-      x2
-      y2
-      cx
-      cy
-      r
-      rx
-      ry
-      dx
-      dy
-      width
-      height
-      points
-      transform
-      viewBox
-      preserveAspectRatio
-      fill
-      fill-opacity
-      fill-rule
-      stroke
-      stroke-width
-      stroke-opacity
-      stroke-dasharray
-      stroke-linecap
-      stroke-linejoin
-      opacity
-      font-family
-      font-size
-      font-weight
-      font-style
-      text-anchor
-      offset
-      stop-color
-      stop-opacity
-      gradientUnits
-      gradientTransform
-      clip-path
-      clip-rule
-      clipPathUnits
-      href
-    ].freeze
-
     TOO_LARGE = "The SVG is too deep or too large"
 
     # The image cannot be taken.
@@ -116,7 +45,7 @@ module Drawings
       measure(root)
       raise Unfit, TOO_LARGE if SvgShapes.new(root).count > NODES
 
-      @content = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>#{clean(root)}"
+      @content = "<?xml version=\"1.0\" encoding=\"UTF-8\"?>#{scrubbed(root).to_xml(save_with: Nokogiri::XML::Node::SaveOptions::AS_XML)}"
       @type = "image/svg+xml"
     end
 
@@ -128,45 +57,18 @@ module Drawings
       raise Unfit, "The SVG is not well formed"
     end
 
+    # What the image says of SVG is in SVG's name, also where the file named none.
+    def scrubbed(root)
+      root.default_namespace = SvgScrubber::NAMESPACE unless root.namespace
+      SvgScrubber.new.traverse(root)
+      root
+    end
+
     def measure(root)
       box = root["viewBox"].to_s.split(/[\s,]+/).map(&:to_f)
       sides = %w[width height].map { |side| root[side].to_s[/\A[\d.]+(?=(px)?\z)/]&.to_f }
       @width, @height = sides.all? { |side| side&.positive? } ? sides : box.values_at(2, 3)
       raise Unfit, "The SVG says neither its size nor a viewBox" unless [@width, @height].all? { |side| side&.between?(1, 1e5) }
-    end
-
-    def clean(element, depth = 0)
-      raise Unfit, TOO_LARGE if depth > DEPTH
-
-      inner = element.children.map { |child| child(child, depth) }.join
-      "<#{element.name}#{attributes(element, depth)}>#{inner}</#{element.name}>"
-    end
-
-    def child(child, depth)
-      if child.element?
-        ELEMENTS.include?(child.name) ? clean(child, depth + 1) : ""
-      elsif child.text?
-        Basalt::Drawing::SVG.escape(child.content)
-      else
-        ""
-      end
-    end
-
-    def attributes(element, depth)
-      kept = element.attribute_nodes.select { |attribute| ATTRIBUTES.include?(attribute.node_name) && harmless?(attribute) }
-      kept =
-        kept
-          .map { |attribute| " #{attribute.node_name}=\"#{Basalt::Drawing::SVG.escape(attribute.value)}\"" }
-          .uniq { |text| text[/\A [^=]+/] }
-          .join
-      depth.zero? ? " xmlns=\"http://www.w3.org/2000/svg\"#{kept}" : kept
-    end
-
-    # Nothing from elsewhere: references stay within the image.
-    def harmless?(attribute)
-      return attribute.value.start_with?("#") if attribute.node_name == "href"
-
-      !attribute.value.match?(/url\(\s*['"]?(?!#)/i) && !attribute.value.match?(/javascript:/i)
     end
   end
 end

@@ -5,7 +5,7 @@ module Drawings
   class SvgShapes
     # More than any picture has; what is more is not counted on.
     MOST = 1_000_000
-    DEPTH = 400
+    DEPTH = 60
 
     # @param root [Nokogiri::XML::Element]
     def initialize(root)
