@@ -29,7 +29,7 @@ module Web
     # @param secret [String] for the sessions' cookies
     # @return [#call] the application behind its guard
     def self.with(secret:)
-      RequestGuard.new(Class.new(self) { set :session_secret, secret }, POLICY)
+      RequestGuard.new(Limits.before(Class.new(self) { set :session_secret, secret }), POLICY)
     end
 
     use Rack::Protection::AuthenticityToken, authenticity_param: "token"

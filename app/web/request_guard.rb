@@ -49,7 +49,7 @@ module Web
 
     def guarded(env)
       if env["CONTENT_LENGTH"].to_i > limit(env)
-        return refusal(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.")
+        return Turned.away(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.")
       end
 
       check(env)
@@ -57,7 +57,7 @@ module Web
     rescue *MALFORMED => e
       raise if env["basalt.checked"]
 
-      refusal(env, 400, "This request cannot be read#{": #{e.message}" if e.is_a?(Unreadable)}.")
+      Turned.away(env, 400, "This request cannot be read#{": #{e.message}" if e.is_a?(Unreadable)}.")
     end
 
     # The database's server may just be started again: whoever only looks waits for it.
@@ -99,23 +99,5 @@ module Web
       value.is_a?(String) && value.dup.force_encoding("UTF-8").then { |text| text.valid_encoding? && !text.include?("\0") }
 
     def file?(value) = value.is_a?(Hash) && value[:tempfile].respond_to?(:path) && value[:filename].is_a?(String)
-
-    def refusal(env, status, words)
-      told = Basalt::Drawing::SVG.escape(words)
-      if env["HTTP_HX_REQUEST"]
-        return [
-          status,
-          { "content-type" => "text/html;charset=utf-8" },
-          ["<hx-partial hx-target=\"#answer\" hx-swap=\"innerHTML\"><p class=\"refusal\" role=\"alert\">#{told}</p></hx-partial>"]
-        ]
-      end
-
-      page =
-        "<!doctype html><html lang=\"en\"><head><meta charset=\"utf-8\"><title>Basalt</title><link rel=\"stylesheet\" " \
-        "href=\"/app.css\"></head>" \
-        "<body><main class=\"page narrow\"><h1>This could not be done</h1><p class=\"refusal\" role=\"alert\">#{told}</p><p><a " \
-        "href=\"/\">To the projects</a></p></main></body></html>"
-      [status, { "content-type" => "text/html;charset=utf-8" }, [page]]
-    end
   end
 end

@@ -17,6 +17,7 @@ module AppHelper
   def setup
     super
     Store::ProjectSession.clear
+    Rack::Attack.cache.store&.clear
     ActiveRecord::Base.connection.execute("TRUNCATE projects, elements, ends, sheets, placements, journal, intakes, tasks CASCADE")
   end
 
