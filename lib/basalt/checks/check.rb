@@ -11,20 +11,34 @@ module Basalt
         # it matters what a sheet is about or which level it is on.
         #
         # @param each [Array<String>, nil] kinds of the elements that its findings are about, one by one
-        # @param near [Integer] how many steps from such an element what it reads may be: 0 to 2; a step leads to an owner, a part, what
+        # @param near [Integer] how many steps from such an element what it reads may be; a step leads to an owner, a part, what
         #   is joined or what joins
-        def rule(id, severity, reads:, each: nil, near: 1)
+        # @param wide [Boolean] whether what is found of one may depend on much that is far from it, so that it is not looked at
+        #   while somebody types in a large project
+        def rule(id, severity, reads:, each: nil, near: 1, wide: each.nil?)
           @id = id
           @severity = severity
           @reads = reads.freeze
           @each = each && Array(each).freeze
           @near = near
+          @wide = wide
         end
 
-        attr_reader :id, :severity, :reads, :each, :near
+        attr_reader :id, :severity, :reads, :each, :near, :wide
 
         # @return [Symbol] +:element+ or +:project+
         def scope = each ? :element : :project
+
+        # What every finding of the rule depends on, where that is more than what is near its element: when it becomes another,
+        # everything is looked at again.
+        #
+        # @return [Object, nil] to be compared
+        def given(_set) = nil
+
+        # @param analysis [AnalysisContext]
+        # @param touched [Touched]
+        # @return [Set<String>] ids of all elements of which something else may be found now
+        def reached(analysis, touched) = touched.around(analysis.set, near)
       end
 
       # @param analysis [AnalysisContext]
@@ -37,7 +51,12 @@ module Basalt
       def set = analysis.set
 
       # @return [Array<Finding>]
-      def findings = set.of_kind(*self.class.each).flat_map { |element| about(element) }
+      def findings = set.of_kind(*self.class.each).then { |all| among(all).then { all.flat_map { |element| about(element) } } }
+
+      # Told before they are looked at one by one, for what is worked out of all of them.
+      #
+      # @param elements [Array<Model::Element>]
+      def among(elements); end
 
       # @param element [Model::Element] of one of the kinds of +each+
       # @return [Array<Finding>]

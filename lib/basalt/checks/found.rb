@@ -5,10 +5,12 @@ module Basalt
     # What one check found: of a check that looks at elements one by one, by the element.
     class Found
       # @param check [Class]
-      def initialize(check, by_element: {}, list: nil)
+      # @param given [Object, nil] see Check.given
+      def initialize(check, by_element: {}, list: nil, given: nil)
         @check = check
         @by_element = by_element
         @list = list
+        @given = given
       end
 
       # @return [Array<Finding>] in the order of making of what they are about
@@ -18,30 +20,47 @@ module Basalt
       def self.afresh(check, analysis)
         return new(check, list: check.new(analysis).findings) unless check.each
 
-        new(check).look(analysis, analysis.set.of_kind(*check.each))
+        new(check, given: check.given(analysis.set)).look(analysis, analysis.set.of_kind(*check.each))
+      end
+
+      # Looks only at what acts reached, whatever is found elsewhere.
+      #
+      # @param touched [Touched]
+      def self.around(check, analysis, touched)
+        check.each ? new(check).look_at(analysis, check.reached(analysis, touched)) : afresh(check, analysis)
       end
 
       # @param touched [Touched] since this was found
       # @return [Found] as it is now
       def again(analysis, touched)
         return self unless @check.reads.intersect?(touched.kinds)
-        return Found.afresh(@check, analysis) if @check.each.nil? || (touched.kinds.include?("sheet") && @check.reads.include?("sheet"))
+        return Found.afresh(@check, analysis) if all?(analysis.set, touched)
 
-        ids = touched.around(analysis.set)[@check.near]
+        ids = @check.reached(analysis, touched)
         kept = @by_element.reject { |id, _| ids.include?(id) }
-        Found.new(@check, by_element: kept).look(
-          analysis,
-          ids.filter_map { |id| analysis.set.element(id) }.select { |element| @check.each.include?(element.kind) }
-        )
+        Found.new(@check, by_element: kept, given: @given).look_at(analysis, ids)
+      end
+
+      # @param ids [Enumerable<String>] of elements, of the check's kinds and others
+      def look_at(analysis, ids)
+        look(analysis, ids.filter_map { |id| analysis.set.element(id) }.select { |element| @check.each.include?(element.kind) })
       end
 
       # @param elements [Array<Model::Element>] of which nothing is known
       def look(analysis, elements)
         looking = @check.new(analysis)
+        looking.among(elements)
         elements.each do |element|
           looking.about(element).then { |found| @by_element[element.id] = [element.ordinal, found] if found.any? }
         end
         self
+      end
+
+      private
+
+      # Whether nothing of what was found can be kept.
+      def all?(set, touched)
+        @check.each.nil? || (touched.kinds.include?("sheet") && @check.reads.include?("sheet")) || @check.given(set) != @given
       end
     end
   end

@@ -35,10 +35,8 @@ module Basalt
       def near(touched)
         analysis = AnalysisContext.new(@set)
         checks =
-          Families.gather(:checks).select { |check| check.reads.intersect?(touched.kinds) && (check.each || @set.elements.size <= SMALL) }
-        Runner.sorted(
-          checks.to_h { |check| [check, check.each ? Found.new(check).again(analysis, touched) : Found.afresh(check, analysis)] }
-        )
+          Families.gather(:checks).select { |check| check.reads.intersect?(touched.kinds) && (!check.wide || @set.elements.size <= SMALL) }
+        Runner.sorted(checks.to_h { |check| [check, Found.around(check, analysis, touched)] })
       end
 
       # @return [Array<Finding>] errors first

@@ -34,17 +34,24 @@ module Basalt
 
       def +(other) = Touched.new(kinds: kinds | other.kinds, ids: ids | other.ids, twins: twins | other.twins)
 
-      # @return [Array<Set<String>>] ids of the elements touched, those one step from them, and those two steps from them
-      def around(set)
-        @around ||=
-          begin
-            near = Set.new(ids)
-            twins.each { |index, key| near.merge(set.elements.ids_by(index, key)) }
-            2.times.each_with_object([near]) { |_, rings| rings << rings.last.flat_map { |id| [id, *beside(set, id)] }.to_set }
-          end
+      # @param fact [String] an indexed one
+      # @return [Array<String>] what something touched has or had for it
+      def values(fact) = twins.filter_map { |index, key| key.last if index == :fact && key.first == fact }
+
+      # @return [Array<String>] what something touched is or was called
+      def names = twins.filter_map { |index, key| key if index == :name }
+
+      # @param set [Object] the same whenever it is asked for
+      # @return [Set<String>] ids of the elements touched, and of those at most so many steps from them
+      def around(set, steps)
+        @rings ||= [touched(set)]
+        @rings << @rings.last.flat_map { |id| [id, *beside(set, id)] }.to_set while @rings.length <= steps
+        @rings[steps]
       end
 
       private
+
+      def touched(set) = twins.each_with_object(Set.new(ids)) { |(index, key), found| found.merge(set.elements.ids_by(index, key)) }
 
       # An element's owner and parts, what it joins and what is joined to it.
       def beside(set, id)

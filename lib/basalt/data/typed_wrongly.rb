@@ -8,8 +8,8 @@ module Basalt
 
       # @param names [Regexp] what such columns are called
       # @param types [Regexp] that do not suit them
-      # @return [Array<Model::Element>]
-      def columns(names, types) = set.of_kind("column").select { |one| one["type"].to_s.match?(types) && one.name.match?(names) }
+      # @return [Boolean] whether it is one of them
+      def wrong?(column, names, types) = column["type"].to_s.match?(types) && column.name.match?(names)
 
       # @param type [String] that suits
       def mistyped(column, words, why, type)

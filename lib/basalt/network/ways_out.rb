@@ -6,11 +6,32 @@ module Basalt
     # traffic is carried on by forwarding roles and subnets, and ends at everything else.
     class WaysOut
       OUTSIDE = :outside
+      LINES = %w[attachment link].freeze
+      private_constant :LINES
 
-      def initialize(set)
+      # Everything that hangs together with these without passing through the outside, other than from where it begins: what
+      # happens there alters the ways of nothing else.
+      #
+      # @param ids [Enumerable<String>] of things and lines, or of anything
+      # @return [Set<String>] ids of elements, these among them
+      def self.joined(set, ids)
+        found = Set.new
+        waiting = ids.flat_map { |id| [id, *set.elements.ids_by(:target, id)] }
+        while (id = waiting.pop)
+          next unless found.add?(id)
+
+          element = set.element(id)
+          waiting.concat(set.elements.ids_by(:target, id)) unless element.nil? || element.kind == "outside"
+          waiting.concat(element.targets) if element && LINES.include?(element.kind)
+        end
+        found
+      end
+
+      # @param lines [Array<Model::Element>] links and attachments; all of the set where none are given
+      def initialize(set, lines = set.of_kind(*LINES))
         @set = set
         @next = Hash.new { |hash, node| hash[node] = [] }
-        build
+        lines.each { |line| line.kind == "link" ? link(line) : join(line.target("thing"), line.target("subnet")) }
       end
 
       # @return [Hash{String => Array<String>}] ids of forwarding things and circuits, each with the
@@ -30,12 +51,9 @@ module Basalt
 
       attr_reader :set
 
-      def build
-        set.of_kind("attachment").each { |a| join(a.target("thing"), a.target("subnet")) }
-        set.of_kind("link").each do |link|
-          one, other = link.targets
-          circuit?(link) ? join(one, link.id) && join(link.id, other) : join(one, other)
-        end
+      def link(link)
+        one, other = link.targets
+        circuit?(link) ? join(one, link.id) && join(link.id, other) : join(one, other)
       end
 
       # A line that a carrier provides: a circuit, or any link to the outside.

@@ -10,18 +10,18 @@ module Basalt
         # @param words [String] what is said of such a thing
         # @param why [String] why the trade minds
         def looks_at(kind, lacks:, words:, why:)
-          @looked_at = { kind:, lacks:, words:, why: }.freeze
+          @looked_at = { lacks:, words:, why: }.freeze
+          @each = [kind].freeze
+          @near = 1
+          @wide = false
         end
 
         attr_reader :looked_at
       end
 
-      def findings
-        kind, lacks, words, why = self.class.looked_at.values_at(:kind, :lacks, :words, :why)
-        set
-          .of_kind(kind)
-          .select { |thing| drawn?(thing.id) && one_sided?(thing, lacks) }
-          .map { |thing| finding(thing.id, "#{thing.name} #{words}", why) }
+      def about(thing)
+        lacks, words, why = self.class.looked_at.values_at(:lacks, :words, :why)
+        drawn?(thing.id) && one_sided?(thing, lacks) ? [finding(thing.id, "#{thing.name} #{words}", why)] : []
       end
 
       private

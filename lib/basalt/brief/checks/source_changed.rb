@@ -5,16 +5,13 @@ module Basalt
     module Checks
       # Something that a source speaks of in other words than before, or no more.
       class SourceChanged < Basalt::Checks::Check
-        rule "source-changed", :warning, reads: %w[phrase marking source]
+        rule "source-changed", :warning, reads: Model::Catalogue.kinds.keys, each: "phrase", near: 2
 
-        def findings
-          set
-            .of_kind("phrase")
-            .select { |phrase| phrase["became"] }
-            .flat_map do |phrase|
-              source = set.element(phrase.owner_id)
-              Marking.things(set, phrase.id).map { |thing| found(phrase, source, thing) }
-            end
+        def about(phrase)
+          return [] unless phrase["became"]
+
+          source = set.element(phrase.owner_id)
+          Marking.things(set, phrase.id).map { |thing| found(phrase, source, thing) }
         end
 
         private

@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A derived attribute of which nobody said how it comes about.
       class DerivedWithoutRule < Basalt::Checks::Check
-        rule "derived-without-rule", :hint, reads: %w[attribute], each: "attribute", near: 1
+        rule "derived-without-rule", :hint, reads: %w[attribute entity meeting relationship], each: "attribute", near: 1
 
         def about(attribute)
           return [] unless attribute["derived"] && attribute["rule"].nil? && attribute["source"].nil?

@@ -5,22 +5,18 @@ module Basalt
     module Checks
       # An index on columns that a key or another index begins with.
       class DuplicateIndex < Basalt::Checks::Check
-        rule "duplicate-index", :hint, reads: %w[constraint column]
+        rule "duplicate-index", :hint, reads: %w[constraint column table], each: "table"
 
-        def findings
-          set
-            .of_kind("table")
-            .flat_map { |table| Tabling.constraints(set, table.id).select { |one| covered?(table, one) } }
-            .map do |one|
-              table = set.element(one.target("table"))
-              names = one.targets("column").map { |id| set.element(id).name }
-              finding(
-                [table.id],
-                "#{one["type"] == "index" ? "The index" : "The uniqueness"} of #{table.name} over #{English.list(names)} is there already",
-                "It costs time with every row that is written and helps no query.",
-                repair: repair("Strike it", Change::Remove.new(id: one.id))
-              )
-            end
+        def about(table)
+          Tabling.constraints(set, table.id).select { |one| covered?(table, one) }.map do |one|
+            names = one.targets("column").map { |id| set.element(id).name }
+            finding(
+              [table.id],
+              "#{one["type"] == "index" ? "The index" : "The uniqueness"} of #{table.name} over #{English.list(names)} is there already",
+              "It costs time with every row that is written and helps no query.",
+              repair: repair("Strike it", Change::Remove.new(id: one.id))
+            )
+          end
         end
 
         private

@@ -6,28 +6,26 @@ module Basalt
       # Two relationships that fan out from one entity: which of the one goes with which of the other cannot be told
       # (Connolly and Begg, "Database Systems").
       class FanTrap < Basalt::Checks::Check
-        rule "fan-trap", :hint, reads: %w[entity relationship]
+        rule "fan-trap", :hint, reads: %w[entity relationship], each: "entity", near: 3
 
-        def findings
-          set
-            .of_kind("entity")
-            .flat_map do |entity|
-              fans = set.relations_of(entity.id, "relationship").filter_map { |one| fan(one, entity.id) }.uniq { |_, other| other }
-              fans
-                .combination(2)
-                .reject { |(_, one), (_, other)| one == other || direct?(one, other) }
-                .map do |(_, one), (_, other)|
-                  names = [one, other].map { |id| set.element(id).name }
-                  finding(
-                    [entity.id, one, other],
-                    "Which #{names[0]} goes with which #{names[1]} cannot be told through #{entity.name}",
-                    "Both fan out from #{entity.name}. Where that matters, relate #{names[0]} and #{names[1]} directly."
-                  )
-                end
-            end
+        def about(entity)
+          fans = set.relations_of(entity.id, "relationship").filter_map { |one| fan(one, entity.id) }.uniq { |_, other| other }
+          fans
+            .combination(2)
+            .reject { |(_, one), (_, other)| one == other || direct?(one, other) }
+            .map { |(_, one), (_, other)| untold(entity, one, other) }
         end
 
         private
+
+        def untold(entity, one, other)
+          names = [one, other].map { |id| set.element(id).name }
+          finding(
+            [entity.id, one, other],
+            "Which #{names[0]} goes with which #{names[1]} cannot be told through #{entity.name}",
+            "Both fan out from #{entity.name}. Where that matters, relate #{names[0]} and #{names[1]} directly."
+          )
+        end
 
         # @return [Array(Model::Element, String), nil] where there are many of the other for one
         def fan(relationship, id)

@@ -5,21 +5,20 @@ module Basalt
     module Checks
       # A foreign key that refers to columns which are no key.
       class ForeignKeyPointsNowhere < Basalt::Checks::Check
-        rule "foreign-key-points-nowhere", :error, reads: %w[reference column constraint]
+        rule "foreign-key-points-nowhere", :error, reads: %w[reference column constraint table], each: "reference", near: 2
 
-        def findings
-          set
-            .of_kind("reference")
-            .reject { |reference| sound?(reference) }
-            .map do |reference|
-              from, to = %w[from to].map { |role| set.element(reference.target(role)) }
-              finding(
-                [reference.id, from.id, to.id],
-                "#{from.name} refers to #{to.name}, and no key of it",
-                "A row could not tell which one it means: the columns referred to have to be the key, or unique.",
-                repair: mend(reference, to)
-              )
-            end
+        def about(reference)
+          return [] if sound?(reference)
+
+          from, to = %w[from to].map { |role| set.element(reference.target(role)) }
+          [
+            finding(
+              [reference.id, from.id, to.id],
+              "#{from.name} refers to #{to.name}, and no key of it",
+              "A row could not tell which one it means: the columns referred to have to be the key, or unique.",
+              repair: mend(reference, to)
+            )
+          ]
         end
 
         private

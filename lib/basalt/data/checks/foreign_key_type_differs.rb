@@ -5,21 +5,17 @@ module Basalt
     module Checks
       # A foreign key whose columns have another type than the key.
       class ForeignKeyTypeDiffers < Basalt::Checks::Check
-        rule "foreign-key-type-differs", :error, reads: %w[reference column]
+        rule "foreign-key-type-differs", :error, reads: %w[reference column table], each: "reference"
 
-        def findings
-          set
-            .of_kind("reference")
-            .flat_map do |reference|
-              pairs =
-                reference
-                  .targets("column")
-                  .zip(reference.targets("key"))
-                  .filter_map { |ids| ids.map { |id| id && set.element(id) }.then { |pair| pair.include?(nil) ? nil : pair } }
-              pairs
-                .reject { |column, key| Logical::Types.same?(column["type"], key["type"]) }
-                .map { |column, key| differing(reference, column, key) }
-            end
+        def about(reference)
+          pairs =
+            reference
+              .targets("column")
+              .zip(reference.targets("key"))
+              .filter_map { |ids| ids.map { |id| id && set.element(id) }.then { |pair| pair.include?(nil) ? nil : pair } }
+          pairs
+            .reject { |column, key| Logical::Types.same?(column["type"], key["type"]) }
+            .map { |column, key| differing(reference, column, key) }
         end
 
         private

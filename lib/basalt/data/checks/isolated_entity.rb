@@ -5,17 +5,16 @@ module Basalt
     module Checks
       # An entity that is related to nothing.
       class IsolatedEntity < Basalt::Checks::Check
-        rule "isolated-entity", :hint, reads: %w[entity relationship specialisation dependence participation]
+        rule "isolated-entity", :hint, reads: %w[entity relationship specialisation dependence participation], each: "entity"
 
-        def findings
-          all = set.of_kind("entity")
-          return [] if all.length < 2
+        # One that is alone could be related to nothing.
+        def self.given(set) = set.elements.ids_by(:kind, "entity").length > 1
 
-          all
-            .select { |entity| set.relations_of(entity.id, "relationship", "specialisation", "dependence", "participation").empty? }
-            .map do |entity|
-              finding(entity.id, "#{entity.name} is related to nothing", "Either a relationship is missing or nobody needs it here.")
-            end
+        def about(entity)
+          return [] unless self.class.given(set)
+          return [] if set.relations_of(entity.id, "relationship", "specialisation", "dependence", "participation").any?
+
+          [finding(entity.id, "#{entity.name} is related to nothing", "Either a relationship is missing or nobody needs it here.")]
         end
       end
     end

@@ -5,15 +5,15 @@ module Basalt
     module Checks
       # An amount of money in a type that rounds.
       class MoneyInFloatingPoint < TypedWrongly
-        rule "money-in-floating-point", :error, reads: %w[column]
+        rule "money-in-floating-point", :error, reads: %w[column table], each: "column"
 
         MONEY = /(price|cost|amount|fee|charge|balance|salary|budget|total|tariff|payment|deposit|refund|tax|vat|wage)/i
         FLOATING = /\A(real|float\d*|float\(\d+\)|double precision)\z/i
 
-        def findings
-          columns(MONEY, FLOATING).map do |one|
-            mistyped(one, "keeps money as #{one["type"]}", "Sums of such numbers are off by fractions that add up.", "numeric(12,2)")
-          end
+        def about(column)
+          return [] unless wrong?(column, MONEY, FLOATING)
+
+          [mistyped(column, "keeps money as #{column["type"]}", "Sums of such numbers are off by fractions that add up.", "numeric(12,2)")]
         end
       end
     end

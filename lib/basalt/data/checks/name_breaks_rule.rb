@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A name that is not in the case, or longer than, the house has agreed on.
       class NameBreaksRule < Basalt::Checks::Check
-        rule "name-breaks-rule", :hint, reads: %w[table column convention]
+        rule "name-breaks-rule", :hint, reads: %w[table column convention], each: %w[table column]
 
         SHAPES = {
           "snake" => /\A[^A-Z]*\z/,
@@ -14,26 +14,28 @@ module Basalt
           "pascal" => /\A[^a-z_][^_]*\z/
         }.freeze
 
-        def findings
-          house = Logical::Conventions.of(set)
-          set
-            .of_kind("table", "column")
-            .reject { |one| fits?(house, one.name) }
-            .map do |one|
-              owner = one.owner_id ? set.element(one.owner_id) : one
-              better = house.name(one.name.gsub(/([a-z0-9])([A-Z])/, '\\1 \\2').tr("_", " "))
-              finding(
-                owner.id,
-                "#{one.name}#{" of #{owner.name}" if one.owner_id} is not named as the house names",
-                "Names are in #{house.case} case here, of #{house.longest} bytes at most.",
-                repair: repair("Call it #{better}", Change::Set.new(id: one.id, fact: "name", value: better))
-              )
-            end
+        def self.given(set) = set.of_kind(Logical::Conventions::KIND).first&.facts
+
+        def about(one)
+          return [] if fits?(one.name)
+
+          owner = one.owner_id ? set.element(one.owner_id) : one
+          better = house.name(one.name.gsub(/([a-z0-9])([A-Z])/, '\\1 \\2').tr("_", " "))
+          [
+            finding(
+              owner.id,
+              "#{one.name}#{" of #{owner.name}" if one.owner_id} is not named as the house names",
+              "Names are in #{house.case} case here, of #{house.longest} bytes at most.",
+              repair: repair("Call it #{better}", Change::Set.new(id: one.id, fact: "name", value: better))
+            )
+          ]
         end
 
         private
 
-        def fits?(house, name) = name.bytesize <= house.longest && name.match?(SHAPES.fetch(house.case)) && !name.match?(/\s/)
+        def house = @house ||= Logical::Conventions.of(set)
+
+        def fits?(name) = name.bytesize <= house.longest && name.match?(SHAPES.fetch(house.case)) && !name.match?(/\s/)
       end
     end
   end

@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # An entity of which two could not be told apart.
       class NoKey < Basalt::Checks::Check
-        rule "no-key", :warning, reads: %w[entity attribute], each: "entity", near: 2
+        rule "no-key", :warning, reads: %w[entity attribute specialisation dependence], each: "entity", near: 2
         LIKELY = /\b(code|number|no|id|identifier|reference)\b/i
 
         def about(entity)

@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A column that may be empty where the entities say it must not, or the other way round.
       class NullableDisagrees < Basalt::Checks::Check
-        rule "nullable-disagrees", :warning, reads: %w[column relationship attribute]
+        rule "nullable-disagrees", :warning, reads: %w[column table relationship entity attribute reference]
 
         def findings
           set

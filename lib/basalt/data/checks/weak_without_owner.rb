@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A weak entity that depends on nothing.
       class WeakWithoutOwner < Basalt::Checks::Check
-        rule "weak-without-owner", :error, reads: %w[entity dependence], each: "entity", near: 2
+        rule "weak-without-owner", :error, reads: %w[entity dependence relationship], each: "entity", near: 2
 
         def about(entity)
           return [] unless Dependence.weak?(entity) && Dependence.of(set, entity.id).empty?

@@ -8,6 +8,17 @@ module Basalt
         KINDS = %w[device outside subnet place].freeze
         rule "name-used-twice", :error, reads: KINDS, each: KINDS
 
+        # How many names that are numbered alike are looked at.
+        MOST = 60
+
+        # The name that another would get instead is one of those that are numbered alike.
+        def self.reached(analysis, touched)
+          elements = analysis.set.elements
+          stems = touched.names.map { |name| name[/\A(.*?)(?:-\d+)?\z/m, 1].downcase }.uniq
+          alike = stems.flat_map { |stem| elements.keys_beginning(:name, stem, MOST) }.map { |name| elements.ids_by(:name, name) }
+          super | alike.select { |ids| ids.length > 1 }.flatten
+        end
+
         # Of those that have a name the first keeps it.
         def about(thing)
           namesakes = set.named(thing.name).select { |other| mark(other) == mark(thing) }

@@ -5,22 +5,29 @@ module Basalt
     module Checks
       # A thing or circuit whose loss cuts others off from the outside.
       class SingleWayOut < Basalt::Checks::Check
-        rule "single-way-out", :warning, reads: %w[attachment link device outside place subnet]
+        LOOKED_AT = %w[device link place subnet].freeze
+        rule "single-way-out", :warning, reads: %w[attachment link device outside place subnet], each: LOOKED_AT, wide: true
         NAMED = 5
 
-        def findings
-          analysis[WaysOut]
-            .single
-            .sort_by { |id, _| set.element(id).ordinal }
-            .map do |id, cut|
-              culprit = set.element(id)
-              finding(
-                id,
-                "#{title(culprit)} is a single way out",
-                "Without it #{names(cut)} #{cut.one? ? "loses" : "lose"} the outside.",
-                also: cut
-              )
-            end
+        # A line far away may be the other way out.
+        def self.reached(analysis, touched) = WaysOut.joined(analysis.set, touched.ids)
+
+        def among(elements)
+          lines = elements.select { |one| one.kind == "link" }
+          attachments = elements.select { |one| one.kind == "subnet" }.flat_map { |subnet| set.relations_of(subnet.id, "attachment") }
+          @single = WaysOut.new(set, lines + attachments).single
+        end
+
+        def about(culprit)
+          cut = @single.key?(culprit.id) && @single[culprit.id] or return []
+          [
+            finding(
+              culprit.id,
+              "#{title(culprit)} is a single way out",
+              "Without it #{names(cut)} #{cut.one? ? "loses" : "lose"} the outside.",
+              also: cut
+            )
+          ]
         end
 
         private

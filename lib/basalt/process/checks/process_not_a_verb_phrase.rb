@@ -5,23 +5,25 @@ module Basalt
     module Checks
       # A process on a logical level that is called by a thing instead of by what is done.
       class ProcessNotAVerbPhrase < FlowCheck
-        rule "process-not-a-verb-phrase", :warning, reads: %w[process sheet]
+        rule "process-not-a-verb-phrase", :warning, reads: %w[process sheet], each: "process"
 
-        def findings
-          logical = sheets("data flow").reject { |sheet| sheet.band == "Physical" }
-          set
-            .of_kind("process")
-            .select do |process|
-              process.container_id && logical.any? { |sheet| set.shown?(sheet.id, process.id) } && !PhraseGrammar.imperative?(process.name)
-            end
-            .map do |process|
-              finding(
-                process.id,
-                "“#{process.name}” does not say what is done",
-                "On a logical level a process is a verb and what it is done to, such as “Assess leak”. Who does it belongs on a physical " \
-                "level."
-              )
-            end
+        def about(process)
+          return [] if process.container_id.nil? || !on_logical_level?(process) || PhraseGrammar.imperative?(process.name)
+
+          [
+            finding(
+              process.id,
+              "“#{process.name}” does not say what is done",
+              "On a logical level a process is a verb and what it is done to, such as “Assess leak”. Who does it belongs on a physical " \
+              "level."
+            )
+          ]
+        end
+
+        private
+
+        def on_logical_level?(process)
+          sheets("data flow").any? { |sheet| sheet.band != "Physical" && set.shown?(sheet.id, process.id) }
         end
       end
     end

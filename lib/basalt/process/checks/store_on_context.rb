@@ -5,13 +5,9 @@ module Basalt
     module Checks
       # A store on a context sheet.
       class StoreOnContext < FlowCheck
-        rule "store-on-context", :warning, reads: %w[store]
+        rule "store-on-context", :warning, reads: %w[store sheet], each: "store"
 
-        def findings
-          sheets("context").flat_map do |sheet|
-            set.things_on(sheet.id).select { |thing| thing.kind == "store" }.map { |store| found(sheet, store) }
-          end
-        end
+        def about(store) = sheets("context").select { |sheet| set.shown?(sheet.id, store.id) }.map { |sheet| found(sheet, store) }
 
         private
 

@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A process and the level beneath it that do not carry the same flows.
       class Unbalanced < FlowCheck
-        rule "unbalanced", :warning, reads: %w[process flow information item]
+        rule "unbalanced", :warning, reads: %w[process party store system flow information item]
 
         def findings
           set
