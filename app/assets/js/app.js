@@ -2,6 +2,7 @@ import { View } from "./view.js";
 import { Pieces } from "./pieces.js";
 import { Selection } from "./selection.js";
 import { Guides } from "./guides.js";
+import { Drags } from "./drags.js";
 import { Drag } from "./drag.js";
 import { Band } from "./band.js";
 import { Place } from "./place.js";
@@ -45,12 +46,13 @@ if (page) {
     () => act.outbox.busy || parts.inplace?.isOpen || document.body.classList.contains("dragging"),
   );
   if (view) {
-    // In this order: each looks at a press of the pointer before the next does.
-    new Band(view, selection);
-    parts.rows = new PartRows(view, selection, act);
-    parts.connect = new Connect(view, selection, act, line);
-    parts.handles = new Handles(view, selection, act);
-    new Drag(view, selection, new Guides(view), act);
+    // In this order each is asked whether a press of the pointer begins something of its own.
+    const drags = new Drags(view.viewport);
+    new Band(view, selection, drags);
+    parts.rows = new PartRows(view, selection, act, drags);
+    parts.connect = new Connect(view, selection, act, line, drags);
+    parts.handles = new Handles(view, selection, act, drags);
+    new Drag(view, selection, new Guides(view), act, drags);
     parts.inplace = new InPlace(view, selection, act);
     parts.rows.inplace = parts.inplace;
     parts.place = new Place(view, selection, act, parts.inplace, line);

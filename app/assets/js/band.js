@@ -1,19 +1,16 @@
 import { svg } from "./geometry.js";
-import { swallowClick } from "./pointer.js";
 
 // Shift and a drag over empty paper selects what the band touches.
 export class Band {
-  constructor(view, selection) {
+  constructor(view, selection, drags) {
     this.view = view;
     this.selection = selection;
     this.paper = document.getElementById("guides");
-    view.viewport.addEventListener("pointerdown", (event) => this.start(event), true);
+    drags.add((event) => this.start(event));
   }
 
   start(event) {
-    if (event.button !== 0 || !event.shiftKey || event.target.closest("#drawing g[data-element]")) return;
-    event.preventDefault();
-    event.stopPropagation();
+    if (!event.shiftKey || event.target.closest("#drawing g[data-element]")) return null;
     const from = this.view.at(event);
     const band = svg("rect", { class: "band-select" });
     this.paper.replaceChildren(band);
@@ -24,14 +21,10 @@ export class Band {
       );
     };
     const end = (ended) => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", end);
       band.remove();
-      swallowClick();
       setTimeout(() => this.selection.within(this.area(from, this.view.at(ended)), true));
     };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", end);
+    return { move, end };
   }
 
   area(one, other) {

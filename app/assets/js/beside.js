@@ -1,4 +1,5 @@
 import { View } from "./view.js";
+import { Drags } from "./drags.js";
 import { meant } from "./geometry.js";
 
 // Another sheet next to this one: what is selected on one is lit on the other, and what has no
@@ -8,7 +9,6 @@ export class Beside {
     this.selection = selection;
     this.place = document.getElementById("beside");
     document.addEventListener("click", (event) => this.clicked(event));
-    this.place.addEventListener("pointerdown", (event) => this.take(event));
     document.addEventListener("basalt:drawn", () => { if (this.path) this.open(this.path); });
   }
 
@@ -22,9 +22,8 @@ export class Beside {
 
   // A requirement dragged onto a thing of the sheet is met by it.
   take(event) {
-    const card = event.button === 0 && event.target.closest("#beside .k-requirement");
-    if (!card) return;
-    event.stopPropagation();
+    const card = event.target.closest("#beside .k-requirement");
+    if (!card) return null;
     const aim = (moved) => {
       const over = document.elementFromPoint(moved.clientX, moved.clientY)?.closest("#layer-things > g[data-element]");
       document.querySelectorAll(".aimed").forEach((group) => group.classList.toggle("aimed", group === over));
@@ -32,14 +31,11 @@ export class Beside {
       return over;
     };
     const drop = (ended) => {
-      window.removeEventListener("pointermove", aim);
-      window.removeEventListener("pointerup", drop);
       const over = aim(ended);
       document.querySelectorAll(".aimed").forEach((group) => group.classList.remove("aimed"));
       if (over) this.selection.act.post(`met/${over.dataset.element}`, { number: card.dataset.name });
     };
-    window.addEventListener("pointermove", aim);
-    window.addEventListener("pointerup", drop);
+    return { move: aim, end: drop };
   }
 
   async open(path) {
@@ -49,7 +45,10 @@ export class Beside {
     this.place.hidden = false;
     document.getElementById("table-top").classList.add("divided");
     const drawing = document.getElementById("beside-view");
-    if (drawing) this.view = new View(drawing, document.getElementById("beside-paper"));
+    if (drawing) {
+      this.view = new View(drawing, document.getElementById("beside-paper"));
+      new Drags(drawing).add((event) => this.take(event));
+    }
     this.pale();
     this.selection.mark();
   }

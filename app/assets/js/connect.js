@@ -1,6 +1,5 @@
 import { newId } from "./ids.js";
 import { things, thing, box, path, svg, nearest, DIRECTIONS } from "./geometry.js";
-import { swallowClick } from "./pointer.js";
 
 const EDGE = 7;
 const NEAR = [
@@ -25,11 +24,11 @@ const AROUND = [
 
 // Joining two things: a drag from the edge of one to the other, or the key and a pick.
 export class Connect {
-  constructor(view, selection, act, line) {
+  constructor(view, selection, act, line, drags) {
     Object.assign(this, { view, selection, act, line });
     this.paper = document.getElementById("guides");
     view.viewport.addEventListener("pointermove", (event) => this.hover(event));
-    view.viewport.addEventListener("pointerdown", (event) => this.start(event), true);
+    drags.add((event) => this.start(event));
     view.viewport.addEventListener("click", (event) => this.pick(event), true);
   }
 
@@ -78,25 +77,19 @@ export class Connect {
   }
 
   start(event) {
-    if (event.button !== 0 || event.shiftKey || this.from) return;
+    if (event.shiftKey || this.from) return null;
     const group = this.edge(event);
-    if (!group) return;
-    event.preventDefault();
-    event.stopPropagation();
+    if (!group) return null;
     const from = this.view.at(event);
     const way = svg("path", { class: "along" });
     this.paper.replaceChildren(way);
     const move = (moved) => this.draw(way, from, moved);
     const end = (ended) => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", end);
       this.paper.replaceChildren();
       this.aim(null);
-      swallowClick();
       this.drop(group, ended, from);
     };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", end);
+    return { move, end };
   }
 
   draw(way, from, event) {

@@ -1,5 +1,4 @@
 import { box, lines, ends, route, path, dragStart, dragEnd, svg } from "./geometry.js";
-import { swallowClick } from "./pointer.js";
 
 const THRESHOLD = 3;
 const MOST_LINES = 300;
@@ -7,35 +6,26 @@ const MOST_LINES = 300;
 // Dragging things to another place. A copy of what moves is in a layer of its own, and its
 // lines are drawn along until the answer brings their new ways.
 export class Drag {
-  constructor(view, selection, guides, act) {
+  constructor(view, selection, guides, act, drags) {
     this.view = view;
     this.selection = selection;
     this.guides = guides;
     this.act = act;
     this.lifted = document.getElementById("lifted");
     this.alongs = document.getElementById("alongs");
-    view.viewport.addEventListener("pointerdown", (event) => this.start(event));
+    drags.add((event) => this.start(event));
   }
 
   start(event) {
     const group =
-      event.button === 0 &&
       !event.shiftKey &&
       !event.target.closest(".handle") &&
       event.target.closest("#layer-things > g, #layer-boundaries > g");
-    if (!group || document.body.classList.contains("at-edge")) return;
+    if (!group || document.body.classList.contains("at-edge")) return null;
     const from = { x: event.clientX, y: event.clientY };
     const groups = this.selection.ids.has(group.dataset.element) ? this.selection.groups() : [group];
     const move = (moved) => this.move(groups, moved.clientX - from.x, moved.clientY - from.y, moved.altKey);
-    const end = (ended) => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", end);
-      window.removeEventListener("pointercancel", end);
-      this.end(groups, ended.type === "pointercancel");
-    };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", end);
-    window.addEventListener("pointercancel", end);
+    return { move, end: (_, cancelled) => this.end(groups, cancelled) };
   }
 
   move(groups, x, y, free) {
@@ -100,7 +90,6 @@ export class Drag {
     this.moving = false;
     this.guides.end();
     document.body.classList.remove("dragging");
-    swallowClick();
     const ids = groups.map((group) => group.dataset.element);
     setTimeout(() => {
       if (ids.some((id) => !this.selection.ids.has(id))) this.selection.set(ids);

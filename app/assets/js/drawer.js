@@ -1,3 +1,5 @@
+import { Drags } from "./drags.js";
+
 const KEY = "basalt.register";
 const LEAST = 60;
 const STEP = 28;
@@ -10,7 +12,7 @@ export class Drawer {
     this.button = document.getElementById("register-toggle");
     this.edge = document.getElementById("register-edge");
     this.button.addEventListener("click", () => this.toggle());
-    this.edge.addEventListener("pointerdown", (event) => this.drag(event));
+    new Drags(this.edge).add((event) => this.drag(event));
     this.edge.addEventListener("keydown", (event) => this.key(event));
     const kept = JSON.parse(localStorage.getItem(KEY) ?? "{}");
     if (kept.height) this.high(kept.height);
@@ -40,16 +42,9 @@ export class Drawer {
   }
 
   drag(event) {
-    event.preventDefault();
     const [from, before] = [event.clientY, this.height];
     const move = (moved) => this.high(before + from - moved.clientY);
-    const end = (ended) => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", end);
-      this.keep({ height: this.high(before + from - ended.clientY) });
-    };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", end);
+    return { move, end: (ended) => this.keep({ height: move(ended) }) };
   }
 
   key(event) {

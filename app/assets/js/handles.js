@@ -1,5 +1,4 @@
 import { route, box, path, svg, thing, line, things, ends } from "./geometry.js";
-import { swallowClick } from "./pointer.js";
 
 const STUB = 14;
 const SHORT = 24;
@@ -7,12 +6,12 @@ const SHORT = 24;
 // Handles of what is selected: the runs and ends of a line, the corner of a thing that can
 // have another size.
 export class Handles {
-  constructor(view, selection, act) {
+  constructor(view, selection, act, drags) {
     Object.assign(this, { view, selection, act });
     this.paper = document.getElementById("handles");
     document.addEventListener("basalt:selected", () => this.show());
     document.addEventListener("basalt:drawn", () => this.show());
-    this.paper.addEventListener("pointerdown", (event) => this.start(event));
+    drags.add((event) => this.start(event));
   }
 
   show() {
@@ -50,21 +49,15 @@ export class Handles {
 
   start(event) {
     const handle = event.target.closest(".handle");
-    if (!handle || event.button !== 0) return;
-    event.preventDefault();
-    event.stopPropagation();
+    if (!handle) return null;
     const from = this.view.at(event);
     const work = this.work(handle);
     const move = (moved) => work.move(this.by(from, moved), moved);
     const end = (ended) => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", end);
       document.getElementById("guides").replaceChildren();
-      swallowClick();
       work.end(this.by(from, ended), ended);
     };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", end);
+    return { move, end };
   }
 
   by(from, event) {

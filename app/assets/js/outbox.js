@@ -5,6 +5,8 @@ const PAUSES = [0.3, 0.7, 1.5, 3, 6, 10, 15];
 const FAILURES = 5;
 const RENEWALS = 2;
 const SOON = 1500;
+// Answers after which the same is sent again: the session ran out, there was too much at a time, the database is away.
+const AGAIN = [403, 429, 503];
 const LONGEST = 120_000;
 
 // Every act of the page goes through here, one after the other in the order in which they were
@@ -91,7 +93,7 @@ export class Outbox {
       if (answer.status >= 500 && answer.status !== 503) failures += 1;
       const renewed = answer.status === 403 && renewals < RENEWALS && (await this.renew());
       if (renewed) renewals += 1;
-      else if (answer.status && answer.status !== 503 && answer.status !== 403 && (answer.status < 500 || failures > FAILURES)) {
+      else if (answer.status && !AGAIN.includes(answer.status) && (answer.status < 500 || failures > FAILURES)) {
         clearTimeout(soon);
         return answer;
       } else {

@@ -1,5 +1,4 @@
 import { thing, svg } from "./geometry.js";
-import { swallowClick } from "./pointer.js";
 
 const THRESHOLD = 4;
 const LATER = 180;
@@ -7,12 +6,12 @@ const LATER = 180;
 // The rows of a thing on the drawing: a click chooses one, a double click edits it as a line of
 // text, Enter goes on to the next or a new one; a chosen row is dragged to another place or owner.
 export class PartRows {
-  constructor(view, selection, act) {
+  constructor(view, selection, act, drags) {
     Object.assign(this, { view, selection, act });
     this.place = document.getElementById("part-line");
     this.input = this.place.querySelector("input");
     this.hint = this.place.querySelector("p");
-    view.viewport.addEventListener("pointerdown", (event) => this.press(event), true);
+    drags.add((event) => this.press(event));
     view.viewport.addEventListener("click", (event) => this.choose(event.target.closest("#layer-things [data-part]")));
     view.viewport.addEventListener("dblclick", (event) => this.double(event), true);
     this.input.addEventListener("keydown", (event) => this.typing(event));
@@ -201,22 +200,16 @@ export class PartRows {
   // A chosen row goes with the pointer, to another place or to another thing.
   press(event) {
     const row = event.target.closest("#layer-things [data-part]");
-    if (!row || event.button !== 0 || row.dataset.part !== this.part || document.body.classList.contains("placing")) return;
-    event.stopPropagation();
+    if (!row || row.dataset.part !== this.part || document.body.classList.contains("placing")) return null;
     const from = [event.clientX, event.clientY];
     const move = (moved) => this.aim(from, moved);
-    const end = (ended) => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", end);
+    const end = () => {
       const target = this.target;
       this.target = null;
       document.getElementById("guides").replaceChildren();
-      if (!target) return;
-      swallowClick();
-      this.put(row.dataset.part, target.owner, target.before);
+      if (target) this.put(row.dataset.part, target.owner, target.before);
     };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", end);
+    return { move, end };
   }
 
   // The thing over or under which the pointer is, where rows stand in one order across the things.
