@@ -59,7 +59,7 @@ module Web
 
         raise Basalt::Mistake, "A move is a thing and two distances"
       rescue JSON::ParserError
-        raise Basalt::Mistake, "The move could not be read"
+        raise Refusals::Malformed, "The move"
       end
 
       # A thing that a person put elsewhere, so many px from where it stood.
@@ -80,7 +80,7 @@ module Web
       # @return [Basalt::Model::Placement] of what is to be moved so far
       def movable(draft, sheet, key, dx, dy)
         placement = key.is_a?(String) && draft.placement(sheet.id, key)
-        raise Basalt::Change::Conflict, "It is no longer on the sheet" unless placement
+        raise Basalt::Refusals::GoneFromSheet, "It" unless placement
         unless [dx, dy].all? { |number| number.is_a?(Numeric) && number.abs < FAR } && placement.x
           raise Basalt::Mistake, "A move is two distances, not “#{Basalt::Model::Names.short([dx, dy].inspect)}”"
         end
@@ -133,7 +133,7 @@ module Web
 
         raise Basalt::Mistake, "Facts are names with values"
       rescue JSON::ParserError
-        raise Basalt::Mistake, "The facts could not be read"
+        raise Refusals::Malformed, "The facts"
       end
 
       # @return [Array<Float>] numbers from a form

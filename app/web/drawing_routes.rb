@@ -144,14 +144,14 @@ module Web
         end
 
         def bend(draft, sheet, line, text)
-          placement = draft.placement(sheet.id, line.id) or raise Basalt::Change::Conflict, "The line is no longer on the sheet"
+          placement = draft.placement(sheet.id, line.id) or raise Basalt::Refusals::GoneFromSheet, "The line"
           return draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { route: nil })) if text.empty?
 
           Basalt::Drawing::Arranger.new(draft, sheet.id).keep(line.id, points(text))
         end
 
         def size(draft, sheet, placement, w, h)
-          raise Basalt::Change::Conflict, "It is no longer on the sheet" unless placement
+          raise Basalt::Refusals::GoneFromSheet, "It" unless placement
 
           thing = draft.element_at(placement.key)
           return draft.apply(*sheet.notation.geometry(draft, sheet.id).sized(thing.id, w, h)) if ruled?(sheet, thing)
@@ -227,7 +227,7 @@ module Web
 
           Basalt::Layout::Polyline.simplify(points.map { |point| point.map(&:round) })
         rescue JSON::ParserError
-          raise Basalt::Mistake, "The way could not be read"
+          raise Refusals::Malformed, "The way"
         end
       end
 

@@ -62,7 +62,7 @@ module Web
     # Finding the one that is meant.
     module Findings
       def found(findings)
-        findings.find { |finding| finding.key == params[:finding] } or raise Basalt::Change::Conflict, "This finding is no longer there"
+        findings.find { |finding| finding.key == params[:finding] } or raise Basalt::Refusals::Gone, "This finding"
       end
     end
   end

@@ -34,7 +34,7 @@ module Web
 
     get "/projects/:project_id/images/:image_id", needs: :see, answers: :file do
       image = Store::Image.find_by(project_id: id(params[:project_id]), id: id(params[:image_id])) or
-        raise ActiveRecord::RecordNotFound, "no such image"
+        raise Refusals::NotFound, "image"
       headers "Content-Security-Policy" => "default-src 'none'; style-src 'unsafe-inline'; sandbox"
       cache_control :private, max_age: 86_400
       content_type image.type

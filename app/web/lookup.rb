@@ -12,7 +12,7 @@ module Web
     def may?(need) = Route::NEEDS.include?(need)
 
     def id(value)
-      value.to_s.match?(ID) ? value : raise(ActiveRecord::RecordNotFound, "no such id")
+      value.to_s.match?(ID) ? value : raise(Refusals::NotFound, "id")
     end
 
     # @yieldparam project [Store::ProjectSession]
@@ -54,14 +54,14 @@ module Web
 
     # @return [Basalt::Model::Sheet]
     def sheet(project)
-      project.set.sheets[id(params[:sheet_id])] or raise ActiveRecord::RecordNotFound, "no such sheet"
+      project.set.sheets[id(params[:sheet_id])] or raise Refusals::NotFound, "sheet"
     end
 
     # An act may come too late for what it is about; a page of what is not there is not found.
     #
     # @return [Basalt::Model::Element]
     def element(set, value)
-      set.element_at(id(value)) or raise request.post? ? Basalt::Change::Conflict : ActiveRecord::RecordNotFound, "It is no longer there"
+      set.element_at(id(value)) or raise request.post? ? Basalt::Refusals::Gone.new("It") : Refusals::NotFound.new("element")
     end
 
     # What went wrong after something was kept is no reason to say that nothing was.

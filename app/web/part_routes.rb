@@ -60,7 +60,7 @@ module Web
     module Parts
       # @return [Array(Basalt::Model::Element, Basalt::Model::Element)] a part, and the thing in which it is shown
       def part_and_owner(set)
-        part = set.element(id(params[:element_id])) or raise Basalt::Change::Conflict, "It is no longer there"
+        part = set.element(id(params[:element_id])) or raise Basalt::Refusals::Gone, "It"
         owner = part.owner_id && set.element(part.owner_id) or raise Basalt::Mistake, "#{part.name || part.kind} is no row of a thing"
         [part, owner]
       end

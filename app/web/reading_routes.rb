@@ -10,7 +10,7 @@ module Web
 
     post "#{SHEET}/reading", needs: :edit, answers: :pieces, makes: "whatever the sentences say" do
       with_project do |project|
-        raise Basalt::Mistake, "The text is larger than 2 MB" if params[:text].to_s.length > LIMIT
+        raise Basalt::Refusals::TooLarge.new("The text", LIMIT) if params[:text].to_s.length > LIMIT
 
         before, after = [params[:before], params[:text]].map { |text| text.to_s.gsub("\r", "").split("\n") }
         revision = Basalt::Statements::ReadingPatch.new(project.set, sheet(project).id, before, after)

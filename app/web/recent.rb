@@ -20,5 +20,7 @@ module Web
       end
       made
     end
+
+    def clear = @lock.synchronize { @kept.clear }
   end
 end

@@ -12,7 +12,7 @@ module Web
 
     get "#{SHEET}/register/:kind", needs: :see, answers: :part do
       with_project do |project|
-        raise ActiveRecord::RecordNotFound, "no such table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
+        raise Refusals::NotFound, "table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
 
         sheet = sheet(project)
         from = params[:from].to_i.clamp(0, 1_000_000)
@@ -25,7 +25,7 @@ module Web
     # The parts of one thing, for the margin.
     get "#{SHEET}/parts-of/:element_id/:kind", needs: :see, answers: :part do
       with_project do |project|
-        raise ActiveRecord::RecordNotFound, "no such table" unless sheet(project).notation.parts.include?(params[:kind])
+        raise Refusals::NotFound, "table" unless sheet(project).notation.parts.include?(params[:kind])
 
         table(project, sheet(project), params[:kind], order:, owner: element(project.set, params[:element_id]))
       end
@@ -38,7 +38,7 @@ module Web
           Basalt::Register::Columns
             .of(sheet(project).notation, params[:kind])
             .find { |one| one.key == params[:key] } if Basalt::Model::Catalogue.kinds.key?(params[:kind])
-        raise ActiveRecord::RecordNotFound, "no such column" unless column&.reference?
+        raise Refusals::NotFound, "column" unless column&.reference?
 
         view(:names, names: project.set.of_kind(*column.kinds).filter_map(&:name).uniq.sort.first(MOST_NAMES))
       end
@@ -79,7 +79,7 @@ module Web
             cells.all? { |cell| cell.is_a?(Array) && cell.length == 3 && cell.all?(String) }
           fine ? cells : raise(Basalt::Mistake, "Cells are rows, columns and texts, at most #{Basalt::Register::Entry::MOST} at a time")
         rescue JSON::ParserError
-          raise Basalt::Mistake, "The cells could not be read"
+          raise Refusals::Malformed, "The cells"
         end
 
         def said(entry, taken)

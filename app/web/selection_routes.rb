@@ -127,7 +127,7 @@ module Web
     # it is asked which.
     post "#{SHEET}/pasted", needs: :edit, answers: :pieces, makes: "Duplicate, ShowAs" do
       with_project do |project|
-        from = project.set.sheets[id(params[:from])] or raise Basalt::Change::Conflict, "The sheet it was copied from is no longer there"
+        from = project.set.sheets[id(params[:from])] or raise Basalt::Refusals::Gone, "The sheet it was copied from"
         if params[:as].nil? && from.id != sheet(project).id
           ids = Acting.chosen(project.set, params)
           title = Acting.titles(project.set, ids)

@@ -10,7 +10,7 @@ module Web
     # @raise [Basalt::Mistake] when there is no such paper
     def initialize(project, sheet_id, type:, ground: nil, chosen: nil, paper: {})
       @project = project
-      @sheet = project.set.sheets[sheet_id] or raise Basalt::Change::Conflict, "The sheet is no longer there"
+      @sheet = project.set.sheets[sheet_id] or raise Basalt::Refusals::Gone, "The sheet"
       @type = type
       @ground = Drawings::Export::GROUNDS.key?(ground) ? ground : Drawings::Export.usual_ground(type)
       @chosen = chosen

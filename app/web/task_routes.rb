@@ -46,7 +46,7 @@ module Web
       # @return [Store::Task]
       def task =
         Store::Task.find_by(id: id(params[:task_id]), project_id: id(params[:project_id])) ||
-          raise(ActiveRecord::RecordNotFound, "no such task")
+          raise(Refusals::NotFound, "task")
     end
   end
 end

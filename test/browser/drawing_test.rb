@@ -75,6 +75,34 @@ class DrawingTest < Minitest::Test
     assert_operator find("#facts h2").text[/\d+/].to_i, :>, 8
   end
 
+  # What is dragged snaps to what stands near its line, however near the sheet is looked at, and is kept when the server comes back.
+  def test_a_drag_snaps_in_line_at_any_scale_and_waits_for_a_server_that_is_away
+    @project = project("project Tarnwater\nsheet Ferncleugh: logical network\nserver one\nserver two")
+    open_sheet(@project, "Ferncleugh")
+    assert_equal box_of("one").y, box_of("two").y
+    { "Fit" => 0, "Larger" => 1.5 }.each do |view, away|
+      click_button view, exact: true
+      SERVED.restart(away) if away.positive?
+      drag(thing("two"), 0, 150)
+      assert_operator apart, :>, 60, view
+      drag_nearly_back
+      assert_in_delta 0, apart, 0.1, view
+    end
+    assert_equal 4, Store::JournalEntry.where(project_id: @project.id).where("said LIKE 'moved two%'").count
+  end
+
+  def apart = box_of("two").y - box_of("one").y
+
+  # Four px short of the line, where a guide shows it.
+  def drag_nearly_back
+    scale = page.evaluate_script("new DOMMatrix(getComputedStyle(document.getElementById('paper')).transform).a")
+    action = page.driver.browser.action
+    action.move_to(thing("two").native).click_and_hold.move_by(0, -40).move_by(0, 44 - (apart * scale).round).perform
+    assert_css "#guides > *"
+    page.driver.browser.action.release.perform
+    settled
+  end
+
   def test_a_band_selects_and_what_is_connected_joins_the_selection
     open_sheet(demo_project, PLANT)
     thing("historian").click

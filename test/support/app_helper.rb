@@ -5,7 +5,9 @@ ENV["MT_NO_PLUGINS"] ||= "1"
 ENV["APP_ENV"] = "test"
 require_relative "../../config/load"
 require "minitest/autorun"
+require "rack/attack"
 require_relative "generated_network"
+require_relative "sample"
 
 url = ENV.fetch("DATABASE_URL") { abort "DATABASE_URL is not set; bin/test sets it" }
 abort "The tests empty their database; its name has to end in _test, and this is #{url[%r{[^/]*\z}]}" unless url.match?(/_test(\?|\z)/)
@@ -18,6 +20,7 @@ module AppHelper
     super
     Store::ProjectSession.clear
     Rack::Attack.cache.store&.clear
+    Web::SheetRoutes::THUMBNAILS.clear
     ActiveRecord::Base.connection.execute("TRUNCATE projects, elements, ends, sheets, placements, journal, intakes, tasks CASCADE")
   end
 
@@ -35,7 +38,7 @@ module AppHelper
     end
   end
 
-  def demo = project(File.read(File.join(APPLICATION_ROOT, "demo/tarnwater.basalt")))
+  def demo = Sample.take { project(File.read(File.join(APPLICATION_ROOT, "demo/tarnwater.basalt"))) }
   def model_of(project) = Store::Snapshot.read(project.id)
   def sheet_of(project, name) = model_of(project).sheet_list.find { |sheet| sheet.name == name }
 

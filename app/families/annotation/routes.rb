@@ -40,7 +40,7 @@ module Web
             end
 
             def part(draft, ids, name)
-              group = named(draft, name) or raise Basalt::Change::Conflict, "The group is no longer there"
+              group = named(draft, name) or raise Basalt::Refusals::Gone, "The group"
               draft
                 .relations_of(group.id, MEMBERSHIP::KIND)
                 .select { |one| ids.include?(one.target("member")) }

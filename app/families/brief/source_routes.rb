@@ -64,7 +64,7 @@ module Web
         post "#{SOURCE}/phrases/:phrase_id/:act", needs: :edit, answers: :part, makes: "Set, Remove" do
           with_project do |project|
             phrase = element(project.set, params[:phrase_id])
-            raise ActiveRecord::RecordNotFound, "no such phrase" unless phrase.kind == "phrase" && phrase.owner_id == source(project).id
+            raise Refusals::NotFound, "phrase" unless phrase.kind == "phrase" && phrase.owner_id == source(project).id
 
             said, changes = SourcePages.turned(phrase, params[:act])
             keep_words(project, said) { |draft| draft.apply(changes) }
@@ -125,7 +125,7 @@ module Web
 
           def source(project)
             found = project.set.element(id(params[:source_id]))
-            found&.kind == "source" ? found : raise(ActiveRecord::RecordNotFound, "no such source")
+            found&.kind == "source" ? found : raise(Refusals::NotFound, "source")
           end
 
           # The act and the words of a source are kept together, or not at all.
@@ -262,7 +262,7 @@ module Web
               when "accepted"
                 ["accepted the new words for #{title}", Basalt::Brief::Revising.accepting(phrase)]
               else
-                raise ActiveRecord::RecordNotFound, "no such act"
+                raise Refusals::NotFound, "act"
               end
             end
           end

@@ -23,7 +23,7 @@ module Web
           with_project do |project|
             sheet = sheet(project)
             keys = params[:all] ? nil : Array(params[:steps]).map(&:to_s)
-            raise Basalt::Mistake, "Choose what is to be taken first" if keys && keys.empty?
+            raise Refusals::NothingTicked if keys && keys.empty?
 
             to = derive(project, sheet, keys)
             redirect "#{project_path(project.project_id, "sheets/#{to}")}"
@@ -138,7 +138,7 @@ module Web
         get "#{SHEET}/proofs/:task_id", needs: :see, answers: :part do
           with_project do |project|
             task = Store::Task.find_by(id: id(params[:task_id]), project_id: project.project_id, kind: "proof") or
-              raise ActiveRecord::RecordNotFound, "no such proof"
+              raise Refusals::NotFound, "proof"
             proof(project, task)
           end
         end

@@ -86,7 +86,7 @@ module Web
 
           def intake
             Store::Intake.find_by(id: id(params[:intake_id]), project_id: id(params[:project_id])) or
-              raise ActiveRecord::RecordNotFound, "no such intake"
+              raise Refusals::NotFound, "intake"
           end
 
           def mapping(intake) = intake.mapping || Basalt::Network::Inventory::Columns.guess(intake.table.headings)

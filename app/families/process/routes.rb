@@ -21,7 +21,7 @@ module Web
         post "#{SHEET}/framing", needs: :edit, answers: :redirect, makes: "whatever the steps say" do
           with_project do |project|
             keys = Array(params[:steps]).map(&:to_s)
-            raise Basalt::Mistake, "Choose what is to be taken first" if keys.empty?
+            raise Refusals::NothingTicked if keys.empty?
 
             redirect sheet_path(frame(project, sheet(project), keys))
           end
@@ -153,7 +153,7 @@ module Web
               return [Basalt::Change::Set.new(id: party.id, fact: "decided", value: nil)] if params[:standing] == "table"
 
               reason = params[:reason].to_s.strip
-              raise Basalt::Mistake, "Say why, so that others can follow" if reason.empty?
+              raise Basalt::Refusals::ReasonMissing if reason.empty?
 
               standing = params[:standing] == "outside" ? Basalt::Process::Kinds::OUTSIDER : Basalt::Process::Kinds::ROLE
               [

@@ -21,7 +21,7 @@ module Basalt
         end
 
         text = encoding ? convert(bytes.byteslice(mark.bytesize..), encoding) : guessed(bytes)
-        raise Mistake, "This is a binary file, not text" if text.include?("\0")
+        raise Refusals::Binary if text.include?("\0")
 
         text.gsub(/\r\n?/, "\n").unicode_normalize(:nfc)
       end

@@ -26,9 +26,9 @@ module Basalt
 
       def joined(draft, description)
         (ends || []).map do |role, target_id, end_facts|
-          target = draft.element(target_id) or raise Conflict, "one end of the #{kind} is no longer there"
+          target = draft.element(target_id) or raise Refusals::Gone, "one end of the #{kind}"
           allowed = description.ends.fetch(role)
-          raise Mistake, "a #{kind} cannot end at #{target.name}, a #{target.noun}" unless allowed.include?(target.kind)
+          raise Refusals::WrongEnd.new(kind, target) unless allowed.include?(target.kind)
 
           Model::End.new(role:, target_id:, facts: (end_facts || {}).compact.freeze)
         end

@@ -7,7 +7,7 @@ module Basalt
     # +key+ is the id of the element, for the first of them, or of a further occurrence.
     Attach = Value.of(:sheet_id, :line_id, :role, :key) do
       def apply(draft)
-        target = draft.placement(sheet_id, key) or raise Conflict, "what it was to join is no longer on the sheet"
+        target = draft.placement(sheet_id, key) or raise Refusals::GoneFromSheet, "what it was to join"
         Show.new(sheet_id:, element_id: line_id).apply(draft)
         placement = draft.placement(sheet_id, line_id)
         at = placement.attached.merge(role => target.again? ? key : nil).compact

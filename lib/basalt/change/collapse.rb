@@ -6,7 +6,7 @@ module Basalt
     Collapse =
       Value.of(:sheet_id, :element_id, :closed) do
         def apply(draft)
-          placement = draft.placement(sheet_id, element_id) or raise Mistake, "it does not stand on this sheet"
+          placement = draft.placement(sheet_id, element_id) or raise Refusals::NotOnSheet
           if Drawing::Nesting.new(draft, sheet_id).children(element_id).empty?
             raise Mistake, "#{draft.element(element_id).name} contains nothing on this sheet"
           end

@@ -21,7 +21,7 @@ module Basalt
       def apply(draft)
         patterns = @ids.filter_map { |id| draft.element(id) }
         things = patterns.reject(&:relation?)
-        raise Conflict, "what was to be copied is no longer there" if patterns.empty?
+        raise Refusals::Gone, "what was to be copied" if patterns.empty?
         raise Mistake, "a line is copied together with what it joins" if things.empty?
 
         things.each { |thing| copy_thing(draft, thing) }

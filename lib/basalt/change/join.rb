@@ -19,7 +19,7 @@ module Basalt
 
       # @return [Array<Array(String, String)>, nil] role and target of both ends
       def roles(set)
-        one, other = [one_id, other_id].map { |wanted| set.element(wanted) or raise Conflict, "one of the two is no longer there" }
+        one, other = [one_id, other_id].map { |wanted| set.element(wanted) or raise Refusals::Gone, "one of the two" }
         (first, starts), (second, arrives) = Model::Catalogue.kind(kind).ends.first(2)
         return if second.nil?
         return [[first, one.id], [second, other.id]] if starts.include?(one.kind) && arrives.include?(other.kind)

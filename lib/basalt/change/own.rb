@@ -6,8 +6,8 @@ module Basalt
     Own =
       Value.of(:id, :owner_id) do
         def apply(draft)
-          part = draft.element(id) or raise Conflict, "what was to move is no longer there"
-          owner = draft.element(owner_id) or raise Conflict, "what it should belong to is no longer there"
+          part = draft.element(id) or raise Refusals::Gone, "what was to move"
+          owner = draft.element(owner_id) or raise Refusals::Gone, "what it should belong to"
           return if part.owner_id == owner_id
           unless part.description.owner.include?(owner.kind)
             raise Mistake, "a #{part.kind} cannot belong to #{owner.name}, a #{owner.noun}"

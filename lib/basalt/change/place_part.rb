@@ -6,7 +6,7 @@ module Basalt
     # belongs there from now on.
     PlacePart = Value.of(:id, :owner_id, :before_id) do
       def apply(draft)
-        part = draft.element(id) or raise Conflict, "the row is no longer there"
+        part = draft.element(id) or raise Refusals::Gone, "the row"
         Own.new(id:, owner_id:).apply(draft) unless part.owner_id == owner_id
         others = draft.parts_of(owner_id).select { |one| one.kind == part.kind && one.id != id }
         at = others.index { |one| one.id == before_id } || others.length

@@ -5,10 +5,10 @@ module Basalt
     # Joins one end of a relation to something else.
     Rejoin = Value.of(:id, :role, :target_id) do
       def apply(draft)
-        element = draft.element(id) or raise Conflict, "the line is no longer there"
-        target = draft.element(target_id) or raise Conflict, "what it was to join is no longer there"
+        element = draft.element(id) or raise Refusals::Gone, "the line"
+        target = draft.element(target_id) or raise Refusals::Gone, "what it was to join"
         allowed = element.description.ends.fetch(role) { raise Mistake, "a #{element.kind} has no such end" }
-        raise Mistake, "a #{element.kind} cannot end at #{target.name}, a #{target.noun}" unless allowed.include?(target.kind)
+        raise Refusals::WrongEnd.new(element.kind, target) unless allowed.include?(target.kind)
 
         ends = element.ends.map { |joined| joined.role == role ? joined.with(target_id:) : joined }
         draft.put(:elements, element.with(ends:)) unless ends == element.ends

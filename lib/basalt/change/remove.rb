@@ -6,7 +6,7 @@ module Basalt
     # relations that end at it, its placements. What it contained stays, uncontained.
     Remove = Value.of(:id) do
       def apply(draft)
-        element = draft.element(id) or raise Conflict, "it is no longer there"
+        element = draft.element(id) or raise Refusals::Gone
         delete(draft, element)
       end
 

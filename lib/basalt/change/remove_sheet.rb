@@ -6,7 +6,7 @@ module Basalt
     # stand on no other sheet go too where that is asked for.
     RemoveSheet = Value.of(:id, :with_elements) do
       def apply(draft)
-        sheet = draft.sheets[id] or raise Conflict, "the sheet is no longer there"
+        sheet = draft.sheets[id] or raise Refusals::Gone, "the sheet"
         lost = with_elements ? self.class.alone(draft, id).map(&:id) : []
         draft.placements_on(id).to_a.each { |placement| draft.delete(:placements, placement.id) }
         draft.delete(:sheets, sheet.id)

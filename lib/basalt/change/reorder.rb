@@ -8,7 +8,7 @@ module Basalt
     # +ids+ are all of them in their order, +place+ counts from 1.
     Reorder = Value.of(:ids, :id, :place) do
       def apply(draft)
-        moved = draft.element(id) or raise Conflict, "the row is no longer there"
+        moved = draft.element(id) or raise Refusals::Gone, "the row"
         fact = moved.description.ordered or raise Mistake, "a #{moved.kind} has no place among others"
         others = (ids - [id]).filter_map { |one| draft.element(one) }
         at = (place - 1).clamp(0, others.length)

@@ -14,7 +14,7 @@ module Basalt
       def take(draft, delta)
         current = draft.table(delta.table)[delta.id]
         if delta.before.nil? then bring(draft, delta, current)
-        elsif current.nil? then raise Conflict, "#{title(delta)} is no longer there"
+        elsif current.nil? then raise Refusals::Gone, title(delta)
         elsif delta.after.nil? then delete(draft, delta, current)
         else
           draft.put(delta.table, merge(delta, current))
@@ -28,7 +28,7 @@ module Basalt
       end
 
       def delete(draft, delta, current)
-        raise Conflict, "#{title(delta)} has been altered since" unless current == delta.before
+        raise Refusals::AlteredSince, title(delta) unless current == delta.before
 
         draft.delete(delta.table, delta.id)
       end
@@ -40,7 +40,7 @@ module Basalt
 
       def merged(delta, current, key)
         return merged_facts(delta, current) if key == :facts
-        raise Conflict, "#{title(delta)} has been altered since" unless current.public_send(key) == delta.before.public_send(key)
+        raise Refusals::AlteredSince, title(delta) unless current.public_send(key) == delta.before.public_send(key)
 
         delta.after.public_send(key)
       end
@@ -50,7 +50,7 @@ module Basalt
         after = delta.after.facts
         (before.keys | after.keys).each_with_object(current.facts.dup) do |fact, facts|
           next if before[fact] == after[fact]
-          raise Conflict, "#{fact} of #{title(delta)} has been altered since" unless facts[fact] == before[fact]
+          raise Refusals::AlteredSince, "#{fact} of #{title(delta)}" unless facts[fact] == before[fact]
 
           after.key?(fact) ? facts[fact] = after[fact] : facts.delete(fact)
         end

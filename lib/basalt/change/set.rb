@@ -6,8 +6,8 @@ module Basalt
     # fact of its kind. nil clears a fact. +was+, when given, must be the value it has now.
     Set = Value.of(:id, :fact, :value, :was) do
       def apply(draft)
-        element = draft.element(id) or raise Conflict, "what was to be altered is no longer there"
-        raise Conflict, "#{fact} of #{element.name || element.kind} has been altered since" if was && present(element) != was
+        element = draft.element(id) or raise Refusals::Gone, "what was to be altered"
+        raise Refusals::AlteredSince, "#{fact} of #{element.name || element.kind}" if was && present(element) != was
 
         altered = alter(draft, element)
         return if altered == element
@@ -44,7 +44,7 @@ module Basalt
       def contained(draft, element)
         return nil if value.nil?
 
-        container = draft.element(value) or raise Conflict, "the place is no longer there"
+        container = draft.element(value) or raise Refusals::Gone, "the place"
         unless element.description.containers.include?(container.kind)
           raise Mistake, "#{element.name} cannot be in #{container.name}, a #{container.noun}"
         end

@@ -6,7 +6,7 @@ module Basalt
     SetLayoutStyle =
       Value.of(:sheet_id, :style) do
         def apply(draft)
-          sheet = draft.sheets[sheet_id] or raise Conflict, "the sheet is no longer there"
+          sheet = draft.sheets[sheet_id] or raise Refusals::Gone, "the sheet"
           raise Mistake, "#{sheet.notation_name} stand in their order, and in no other way" if style && sheet.notation.ruled?
           unless style.nil? || Drawing::LayoutStyle::ALL.key?(style)
             raise Mistake, "a sheet is laid out #{Drawing::LayoutStyle::ALL.values.join(", ")}, not “#{Model::Names.short(style)}”"

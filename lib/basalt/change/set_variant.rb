@@ -16,7 +16,7 @@ module Basalt
         end
 
         def apply(draft)
-          sheet = draft.sheets[sheet_id] or raise Conflict, "the sheet is no longer there"
+          sheet = draft.sheets[sheet_id] or raise Refusals::Gone, "the sheet"
           ways = sheet.notation.variants
           unless variant.nil? || ways.key?(variant)
             raise Mistake, "a #{sheet.notation_name} sheet is drawn #{ways.values.join(", ")}, not “#{Model::Names.short(variant)}”"

@@ -6,7 +6,7 @@ module Basalt
     # folded into one line.
     SetView = Value.of(:sheet_id, :part, :on) do
       def apply(draft)
-        sheet = draft.sheets[sheet_id] or raise Conflict, "the sheet is no longer there"
+        sheet = draft.sheets[sheet_id] or raise Refusals::Gone, "the sheet"
         raise Mistake, "a sheet hides labels or folds parallels, not #{Model::Names.short(part)}" unless Model::Sheet::PARTS.include?(part)
 
         view = (sheet.view || {}).merge(part => on ? true : nil).compact

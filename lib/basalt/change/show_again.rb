@@ -6,8 +6,8 @@ module Basalt
     ShowAgain =
       Value.of(:sheet_id, :element_id, :x, :y, :id) do
         def apply(draft)
-          element = draft.element(element_id) or raise Conflict, "what was to be shown is no longer there"
-          raise Mistake, "#{element.name} does not stand on this sheet" unless draft.shown?(sheet_id, element_id)
+          element = draft.element(element_id) or raise Refusals::Gone, "what was to be shown"
+          raise Refusals::NotOnSheet, element.name unless draft.shown?(sheet_id, element_id)
           unless draft.sheets[sheet_id].notation.repeatable?(draft, sheet_id, element)
             raise Mistake, "a #{element.noun} stands once on a sheet like this"
           end

@@ -5,7 +5,7 @@ module Basalt
     # Takes a waiver back; the finding counts again.
     TakeBack = Value.of(:id) do
       def apply(draft)
-        raise Conflict, "the waiver is no longer there" unless draft.waivers[id]
+        raise Refusals::Gone, "the waiver" unless draft.waivers[id]
 
         draft.delete(:waivers, id)
       end

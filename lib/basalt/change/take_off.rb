@@ -5,7 +5,7 @@ module Basalt
     # Takes an element off a sheet, wherever it stands there, with the lines at it and at its parts; it stays in the model.
     TakeOff = Value.of(:sheet_id, :element_id) do
       def apply(draft)
-        raise Mistake, "it does not stand on this sheet" unless draft.shown?(sheet_id, element_id)
+        raise Refusals::NotOnSheet unless draft.shown?(sheet_id, element_id)
 
         delete(draft, [element_id, *draft.further(sheet_id, element_id).map(&:key), *lines(draft, element_id)])
       end

@@ -5,7 +5,7 @@ module Basalt
     # Takes one occurrence off a sheet; the lines at it go to the first that is left. What stands there once goes off as a whole.
     TakeOffOnce = Value.of(:sheet_id, :key) do
       def apply(draft)
-        placement = draft.placement(sheet_id, key) or raise Mistake, "it does not stand on this sheet"
+        placement = draft.placement(sheet_id, key) or raise Refusals::NotOnSheet
         left = draft.further(sheet_id, placement.element_id)
         return TakeOff.new(sheet_id:, element_id: placement.element_id).apply(draft) if left.empty?
 

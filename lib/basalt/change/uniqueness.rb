@@ -18,7 +18,7 @@ module Basalt
           near(draft, element).find do |other|
             other.id != element.id && other.kind == element.kind && other.name == element.name && of(other) == mark
           end
-        raise Mistake, "there is a #{element.noun} called “#{element.name}” already" if twin
+        raise Refusals::NameTaken.new(element.noun, element.name) if twin
       end
 
       # @return [String, nil] the same for two elements that could not be told apart, as a UUID; nil where nothing has to be

@@ -6,7 +6,7 @@ module Basalt
     Waive =
       Value.of(:finding, :state, :reason, :said_by, :at) do
         def apply(draft)
-          raise Mistake, "say why, so that others can follow" if reason.to_s.strip.empty?
+          raise Refusals::ReasonMissing if reason.to_s.strip.empty?
 
           draft.waivers.by(:finding, finding).each { |old| draft.delete(:waivers, old.id) }
           draft.put(

@@ -7,7 +7,7 @@ module Basalt
       Value.of(:id) do
         # @return [Model::Element] the attribute
         def apply(draft)
-          entity = draft.element(id) or raise Change::Conflict, "the entity is no longer there"
+          entity = draft.element(id) or raise Refusals::Gone, "the entity"
           relationship, across = only(draft, entity)
           owner = draft.element(across.target_id)
           attribute =

@@ -7,7 +7,7 @@ module Basalt
       Value.of(:id, :other_id) do
         def apply(draft)
           one, other =
-            [id, other_id].map { |wanted| draft.element(wanted) or raise Change::Conflict, "one of the two is no longer there" }
+            [id, other_id].map { |wanted| draft.element(wanted) or raise Refusals::Gone, "one of the two" }
           raise Mistake, "only entities can be merged" unless [one, other].all? { |element| element.kind == "entity" }
 
           known = Describing.of(draft, id).map { |attribute| attribute.name.downcase }

@@ -7,7 +7,7 @@ module Basalt
       Value.of(:id, :name) do
         # @return [Model::Element] the entity
         def apply(draft)
-          relationship = draft.element(id) or raise Change::Conflict, "the relationship is no longer there"
+          relationship = draft.element(id) or raise Refusals::Gone, "the relationship"
           ends = relationship.ends
           names = ends.map { |joined| draft.element(joined.target_id).name }
           entity =

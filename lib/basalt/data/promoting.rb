@@ -7,7 +7,7 @@ module Basalt
       Value.of(:id) do
         # @return [Model::Element] the entity
         def apply(draft)
-          attribute = draft.element(id) or raise Change::Conflict, "the attribute is no longer there"
+          attribute = draft.element(id) or raise Refusals::Gone, "the attribute"
           owner = draft.element(attribute.owner_id)
           raise Mistake, "only an attribute of an entity can become one" unless owner.kind == "entity"
 

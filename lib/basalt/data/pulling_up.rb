@@ -6,7 +6,7 @@ module Basalt
     PullingUp =
       Value.of(:id) do
         def apply(draft)
-          attribute = draft.element(id) or raise Change::Conflict, "the attribute is no longer there"
+          attribute = draft.element(id) or raise Refusals::Gone, "the attribute"
           owner = draft.element(attribute.owner_id)
           general = Specialising.generals(draft, owner.id).first or raise Mistake, "#{owner.name} is no kind of another entity"
           twins =

@@ -48,7 +48,7 @@ module Basalt
       # Such a sentence makes what it names.
       def named(context, name)
         known = context.find(name.to_str, ["entity"])
-        raise Mistake, "there are #{known.length} entities called “#{name}”" if known.length > 1
+        raise Refusals::NameAmbiguous.new(known.length, "entities", name) if known.length > 1
 
         known.first || context.add("entity", name: name.to_str)
       end

@@ -7,7 +7,7 @@ module Basalt
       Value.of(:entity_id, :attribute_ids, :name) do
         # @return [Model::Element] the new entity
         def apply(draft)
-          entity = draft.element(entity_id) or raise Change::Conflict, "the entity is no longer there"
+          entity = draft.element(entity_id) or raise Refusals::Gone, "the entity"
           fresh = Change::Add.new(kind: "entity", name: free(draft)).apply(draft)
           attribute_ids.each { |id| Owning.new(id:, owner_id: fresh.id).apply(draft) }
           rename(draft, fresh)

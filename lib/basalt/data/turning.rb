@@ -5,7 +5,7 @@ module Basalt
     # A relationship read from the other side: the verbs change places, and so do the ends.
     Turning = Value.of(:id) do
       def apply(draft)
-        one = draft.element(id) or raise Change::Conflict, "the relationship is no longer there"
+        one = draft.element(id) or raise Refusals::Gone, "the relationship"
         raise Mistake, "say the verb of the other direction first, then it can be turned" unless one["back"]
 
         first, second = one.ends

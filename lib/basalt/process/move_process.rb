@@ -6,7 +6,7 @@ module Basalt
     MoveProcess =
       Value.of(:id, :container_id) do
         def apply(draft)
-          process = draft.element(id) or raise Change::Conflict, "the process is no longer there"
+          process = draft.element(id) or raise Refusals::Gone, "the process"
           return if process.container_id == container_id
 
           lifting = FlowPropagation.new(draft)

@@ -17,11 +17,11 @@ module Basalt
       # @return [String] UTF-8 without a byte-order mark
       # @raise [Mistake] when the bytes are not text
       def self.clean(text)
-        raise Mistake, "the text is larger than #{LIMIT / 1_000_000} MB" if text.bytesize > LIMIT
+        raise Refusals::TooLarge.new("the text", LIMIT) if text.bytesize > LIMIT
 
         text = text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF")
         raise Mistake, "this is not text in UTF-8" unless text.valid_encoding?
-        raise Mistake, "this is a binary file, not text" if text.include?("\0")
+        raise Refusals::Binary if text.include?("\0")
 
         text
       end

@@ -24,11 +24,19 @@ module Basalt
 
       def nodes = @nodes ||= Pattern.compile(source)
 
+      # @param words [Set<String>] of a line
+      # @return [Boolean] whether all the words are there without which it cannot have this form
+      def possible?(words) = needed.all? { |alternatives| alternatives.any? { |word| words.include?(word) } }
+
       # @return [Array<String>] words that a line of this form may begin with; empty when it begins with a name
       def openings
         first = nodes.first
         first.is_a?(Pattern::Literal) ? first.words : []
       end
+
+      private
+
+      def needed = @needed ||= nodes.grep(Pattern::Literal).map(&:words)
     end
   end
 end

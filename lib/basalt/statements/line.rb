@@ -43,12 +43,23 @@ module Basalt
       def read(text, context)
         matcher = Matcher.new(text, context)
         forms = Grammar.forms_for(matcher.token(0)&.text)
+        form, said = first(forms.select { |one| one.possible?(matcher.words) }, matcher)
+        return [matcher, form, said] if form
+
+        # Why nothing fits is told by how far each of them came.
+        matcher = Matcher.new(text, context)
+        [matcher, *first(forms, matcher)]
+      end
+
+      # @return [Array(Form, Hash)] the first that fits, and what it captures
+      def first(forms, matcher)
         forms.each do |form|
           said = matcher.fit(form)
-          return [matcher, form, said] if said
+          return [form, said] if said
         end
-        [matcher, nil, nil]
+        [nil, nil]
       end
+      private_class_method :first
     end
   end
 end

@@ -25,6 +25,9 @@ module Basalt
 
       def token(at) = @tokens[at]
 
+      # @return [Set<String>] the words of the line that stand for themselves
+      def words = @words ||= @tokens.reject(&:quoted?).to_set(&:text)
+
       # @param form [Form]
       # @return [Hash, nil] captures by slot name; +:qualities+ holds pairs of quality and its captures
       def fit(form)

@@ -15,10 +15,12 @@ module Basalt
 
         # @return [Array<String>] the kinds that a slot's arguments allow: names of kinds, or all
         def kinds(arguments)
-          arguments.empty? ? Model::Catalogue.kinds.values.reject { |kind| kind.nouns.empty? }.map(&:name) : arguments
+          arguments.empty? ? all_kinds : arguments
         end
 
         private
+
+        def all_kinds = @all_kinds ||= Model::Catalogue.kinds.values.reject { |kind| kind.nouns.empty? }.map(&:name).freeze
 
         def all
           @all ||= own.merge(*Families.gather(:slots))
