@@ -27,7 +27,7 @@ module Basalt
 
       # @return [Boolean] whether it was laid out afresh
       def settle
-        return false unless grown? && free? && due?
+        return false unless grown? && small? && due? && free?
 
         standing = quality(@draft)
         mingled = mingled?(@draft)
@@ -51,17 +51,17 @@ module Basalt
           @draft.elements.differences.any? { |_, before, after| [before, after].compact.any?(&:relation?) && before&.ends != after&.ends }
       end
 
-      def free?
-        @draft.placed_count(@sheet_id).between?(2, MOST * 3) && @draft.things_on(@sheet_id).length.between?(2, MOST) &&
-          placements.none? { |placement| placement.by_hand || placement.pinned || placement.kept? || Affected.closed?(placement) }
-      end
+      # Counting first what costs little: most acts on a sheet that is no longer small go no further.
+      def small? = placed_in(@draft).between?(2, MOST * 3) && things.between?(2, MOST)
+
+      def free? = placements.none? { |placement| placement.by_hand || placement.pinned || placement.kept? || Affected.closed?(placement) }
 
       def due?
-        portion = things_of(@draft) <= ALWAYS ? 1 : things_of(@draft) / PORTION
+        portion = things <= ALWAYS ? 1 : things / PORTION
         placed_in(@draft) / portion != placed_in(@draft.base) / portion || portion == 1
       end
 
-      def things_of(set) = set.things_on(@sheet_id).length
+      def things = @things ||= placements.count { |placement| @draft.element(placement.element_id)&.relation? == false }
       def placed_in(set) = set.placed_count(@sheet_id)
       def placements = @placements ||= @draft.placements_on(@sheet_id)
 
