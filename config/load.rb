@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-require "bundler/setup"
+# Where the gems lie was written down when they were installed; Bundler works it out anew where that was not handed over.
+require ENV.fetch("GEM_PLACES", "bundler/setup")
 require_relative "../lib/basalt"
 
 # Keeping: what stands in the database.
@@ -37,4 +38,4 @@ Zeitwerk::Loader.new.tap do |loader|
   loader.setup
 end
 
-Drawings::Fonts.hand_over
+Basalt::Drawing::Typefaces.use(-> { Drawings::Fonts.bytes })

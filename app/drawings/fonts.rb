@@ -13,9 +13,8 @@ module Drawings
 
     module_function
 
-    def hand_over
-      Basalt::Drawing::Typefaces.use(FILES.transform_values { |file| File.binread(File.join(FOLDER, file)) })
-    end
+    # @return [Hash{Symbol => String}] the files
+    def bytes = FILES.transform_values { |file| File.binread(File.join(FOLDER, file)) }
 
     # @param characters [Enumerable<String>]
     # @return [String] font-face rules with the typefaces cut down to those characters

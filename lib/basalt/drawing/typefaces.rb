@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "ttfunk"
-
 module Basalt
   module Drawing
     # The shipped typefaces and their advance widths. The bytes are handed in, once, by
@@ -22,17 +20,18 @@ module Basalt
       }.freeze
 
       class << self
-        # @param bytes [Hash{Symbol => String}] TTF files of +:plain+, +:strong+ and +:mono+
+        # @param bytes [Hash{Symbol => String}, #call] TTF files of +:plain+, +:strong+ and +:mono+, or what gives them when
+        #   something is measured for the first time
         def use(bytes)
-          @bytes = bytes
-          @fonts = bytes.transform_values { |data| TTFunk::File.new(data) }
-          @advances = bytes.transform_values { {} }
-          @widths = bytes.transform_values { {} }
+          @given = bytes
+          @bytes = @fonts = nil
+          @advances = FAMILIES.transform_values { {} }
+          @widths = FAMILIES.transform_values { {} }
         end
 
-        attr_reader :bytes
+        def bytes = @bytes ||= @given.respond_to?(:call) ? @given.call : @given
 
-        def font(face) = @fonts.fetch(face)
+        def font(face) = (@fonts ||= bytes.transform_values { |data| TrueType.new(data) }).fetch(face)
 
         # @return [Float] width of the text in px
         def width(text, face, size)

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "pg_query"
-
 module Basalt
   module Data
     module Logical
@@ -62,8 +60,8 @@ module Basalt
           return @sql if defined?(@sql)
 
           @sql = begin
-            PgQuery.parse("SELECT (#{@attribute['rule']})").tree.stmts.one?
-          rescue PgQuery::ParseError
+            PostgresParser.parse("SELECT (#{@attribute['rule']})").tree.stmts.one?
+          rescue PostgresParser::ParseError
             false
           end
         end

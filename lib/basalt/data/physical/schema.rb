@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "pg_query"
-
 module Basalt
   module Data
     module Physical
@@ -35,8 +33,8 @@ module Basalt
           raise Unreadable, "the script is larger than #{LIMIT / 1_000_000} MB" if sql.bytesize > LIMIT
 
           @sql = Statements::Document.clean(sql)
-          @statements = PgQuery.parse(@sql).tree.stmts
-        rescue PgQuery::ParseError => e
+          @statements = PostgresParser.parse(@sql).tree.stmts
+        rescue PostgresParser::ParseError => e
           raise Unreadable, unreadable(e)
         end
 
@@ -220,13 +218,13 @@ module Basalt
 
           name = Model::Names.clean(made.view.relname)
           view = @context.draft.named(name).find { |element| element.kind == "view" } || @context.add("view", name:)
-          set(view, "query", PgQuery.deparse_stmt(made.query.select_stmt))
+          set(view, "query", PostgresParser.deparse_stmt(made.query.select_stmt))
           @context.show(view)
           true
         end
 
         def strings(nodes) = nodes.map { |node| node.string.sval }
-        def expression(node) = PgQuery.deparse_expr(node)
+        def expression(node) = PostgresParser.deparse_expr(node)
       end
     end
   end
