@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "open3"
+
 # A project of very many elements: how long it takes to open and how much it holds, what another project's page waits for
 # meanwhile, an edit, its findings and a completion in it.
 class LargeBench
@@ -9,25 +11,38 @@ class LargeBench
   HOSTS = 200
   EDITS = 20
 
-  def initialize(&report)
+  # @param url [String] of the database
+  def initialize(url, &report)
+    @url = url
     @report = report
   end
 
   def run
     project = filled
-    GC.start
-    before = memory
     session = Store::ProjectSession.for(project.id)
     waited = meanwhile { @report.call("large: opened", ELEMENTS, timed { session.open(&:set) }) }
     @report.call("large: a page of another project meanwhile", ELEMENTS, waited)
-    GC.start
-    puts format("%-34s %8d %8d MB more", "large: memory", ELEMENTS, memory - before)
+    puts format("%-34s %8d %8d MB more", "large: memory", ELEMENTS, memory(project))
     work(session)
   end
 
   private
 
-  def memory = File.read("/proc/self/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
+  HELD = <<~RUBY
+    rss = -> { 3.times { GC.start }.then { File.read("/proc/self/status")[/VmRSS:\\s+(\\d+)/, 1].to_i / 1024 } }
+    Basalt::Families.names.then { Basalt::Model::Catalogue.notations }
+    before = rss.call
+    held = Store::ProjectSession.for(ARGV[1]).open(&:set)
+    print rss.call - before
+  RUBY
+  private_constant :HELD
+
+  # @return [Integer] MB that another process holds more when it has opened the project
+  def memory(project)
+    load = "require #{File.expand_path("../config/load", __dir__).inspect}; Store::Database.connect(ARGV[0]);"
+    said, status = Open3.capture2("ruby", "-e", "#{load} #{HELD}", @url, project.id)
+    status.success? ? said.to_i : abort("the memory of a large project was not measured")
+  end
 
   def timed =
     Process

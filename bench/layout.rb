@@ -47,7 +47,7 @@ class LayoutBench
     SIZES.flat_map { |size| [["generated", Graphs.model(Graphs.text(size, size))]] } +
       Graphs
         .model(File.read(File.join(__dir__, "../demo/tarnwater.basalt")))
-        .then { |set| set.sheet_list.map { |sheet| [sheet.name, set, sheet] } }
+        .then { |set| set.sheet_list.reject { |sheet| sheet.notation.ruled? }.map { |sheet| [sheet.name, set, sheet] } }
   end
 
   def compare(name, set, sheet)

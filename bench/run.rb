@@ -28,7 +28,7 @@ class Bench
       home = CommandLine::Home.new(folder)
       home.use
       cluster = CommandLine::Cluster.new(home)
-      url = cluster.start
+      url = @url = cluster.start
       Store::Database.connect(url)
       Store::Database.migrate
       measure
@@ -42,7 +42,7 @@ class Bench
 
   # Only what is named, where something is.
   def measure
-    return LargeBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run if ARGV == ["large"]
+    return LargeBench.new(@url) { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run if ARGV == ["large"]
 
     puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
     puts format("%-34s %8s %8s %8s %8s", "", "things", "p50", "p95", "cpu p95")
@@ -54,7 +54,7 @@ class Bench
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run
-    LargeBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
+    LargeBench.new(@url) { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
   end
 
   # The workbench: what people do with mouse and register, and what the browser shows of it.

@@ -7,8 +7,9 @@ module Store
     self.table_name = "tasks"
 
     FINISHED = %w[done refused cancelled].freeze
-    # How long a file that came of one is kept.
+    # How long a file that came of one is kept, and what was told of it, seconds.
     KEPT = 24 * 60 * 60
+    TOLD = 30 * KEPT
     # Somebody said stop.
     class Cancelled < StandardError
     end
@@ -22,7 +23,7 @@ module Store
       def give(project_id, kind, arguments, by:)
         raise ArgumentError, "nobody works “#{kind}”" unless workers.key?(kind)
 
-        forget_old_files
+        forget_old
         task =
           transaction do
             create!(id: SecureRandom.uuid, project_id:, kind:, arguments:, said_by: by).tap { |one| TaskJob.enqueue(one.id) }
@@ -31,9 +32,13 @@ module Store
       end
     end
 
-    # Files can be made again, and are large.
-    def self.forget_old_files =
-      where(state: "done").where.not(content: nil).where("created_at < ?", Time.now.utc - KEPT).update_all(content: nil)
+    # Files can be made again, and are large; after a month nobody asks what became of them, nor of inventories that were brought.
+    def self.forget_old
+      now = Time.now.utc
+      where(state: "done").where.not(content: nil).where("created_at < ?", now - KEPT).update_all(content: nil)
+      where(state: FINISHED).where("created_at < ?", now - TOLD).delete_all
+      Intake.where("created_at < ?", now - TOLD).delete_all
+    end
 
     # What a task came to: plain values, and the +content+ of a file with its type and name.
     Result = Basalt::Value.of(:values, :content, :content_type, :file_name)

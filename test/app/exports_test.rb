@@ -177,5 +177,8 @@ class ExportsTest < Minitest::Test
     assert_includes last_response.body, "was kept for a day and is gone"
     get "#{project}/tasks/#{task.id}/file"
     assert_equal 404, last_response.status
+    task.update_columns(created_at: Time.now.utc - Store::Task::TOLD - 60)
+    get "#{sheet}/export.svg"
+    refute Store::Task.exists?(task.id)
   end
 end
