@@ -7,6 +7,7 @@ require_relative "graphs"
 require_relative "growth"
 require_relative "large"
 require_relative "layout"
+require_relative "lists"
 require_relative "memory"
 require_relative "pages"
 require_relative "schema"
@@ -42,19 +43,21 @@ class Bench
 
   # Only what is named, where something is.
   def measure
-    return LargeBench.new(@url) { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run if ARGV == ["large"]
+    return warm_up.then { ListsBench.new(&plain).run } if ARGV == ["lists"]
+    return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
 
     puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
     puts format("%-34s %8s %8s %8s %8s", "", "things", "p50", "p95", "cpu p95")
     warm_up
     SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }
     inventory
-    SchemaBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
-    SourceBench.new { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
+    SchemaBench.new(&plain).run
+    SourceBench.new(&plain).run
+    ListsBench.new(&plain).run
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run
-    LargeBench.new(@url) { |name, size, *samples| report(name, size, samples.map { |ms| [ms, 0.0] }) }.run
+    LargeBench.new(@url, &plain).run
   end
 
   # The workbench: what people do with mouse and register, and what the browser shows of it.
@@ -194,6 +197,9 @@ class Bench
     )
     abort intake.task.result.inspect unless intake.task.state == "done"
   end
+
+  # For samples of which only the time by the clock is known.
+  def plain = ->(name, size, *samples) { report(name, size, samples.map { |ms| [ms, 0.0] }) }
 
   # @return [Array<Array(Float, Float)>] ms by the clock and ms of this process's own work
   def times(count, before: nil)

@@ -153,13 +153,11 @@ module Store
     # @param contents [Basalt::Drawing::SheetStatistics]
     # @return [Array<Basalt::Drawing::Item>]
     def preview(draft, sheet_id, contents)
-      return [] unless @turn.try_enter
+      keys = placed(draft, sheet_id).first(MOST_GHOSTS)
+      return [] if keys.empty?
 
-      begin
-        @set && draft.version == @set.version ? ghost(draft, sheet_id, contents) : []
-      ensure
-        @turn.exit
-      end
+      scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents:)
+      keys.filter_map { |key| scene.set.placement(sheet_id, key) }.flat_map { |placement| scene.items_of(placement) }
     end
 
     # @return [Outcome, nil] nil when there is nothing to undo
@@ -182,17 +180,26 @@ module Store
 
     attr_reader :set
 
-    def ghost(draft, sheet_id, contents)
+    # Finds places in a draft that is not kept, while nobody acts.
+    #
+    # @return [Array<String>] keys of what is new or stands elsewhere
+    def placed(draft, sheet_id)
+      return [] unless @turn.try_enter
+
+      begin
+        @set && draft.version == @set.version ? followed(draft, sheet_id) : []
+      ensure
+        @turn.exit
+      end
+    end
+
+    def followed(draft, sheet_id)
       Basalt::Drawing::Arranger.new(draft, sheet_id, spatial_index: spatial_index(draft, sheet_id)).follow(grow: false)
       fresh =
         draft.placements.differences.filter_map do |_, before, after|
           after.key if after&.sheet_id == sheet_id && (before.nil? || before.route != after.route)
         end
-      scene = Basalt::Drawing::Scene.new(draft, sheet_id, contents:)
-      (fresh | ruled(draft, sheet_id))
-        .first(MOST_GHOSTS)
-        .filter_map { |key| scene.set.placement(sheet_id, key) }
-        .flat_map { |placement| scene.items_of(placement) }
+      fresh | ruled(draft, sheet_id)
     ensure
       @spatial_indexes[sheet_id]&.renew(@set, Basalt::Drawing::Affected.by(draft))
     end

@@ -22,7 +22,8 @@ class KeptInStepTest < Minitest::Test
         set.advance(draft.effect)
         contents.renew(set, affected)
         fresh = Drawing::SheetStatistics.new(set, sheet)
-        assert_equal [fresh.extent, fresh.counts, fresh.size], [contents.extent, contents.counts, contents.size], "#{seed}, #{step}"
+        told = ->(one) { [one.extent, one.waiting, one.mingled?, one.counts, one.size] }
+        assert_equal told.call(fresh), told.call(contents), "#{seed}, #{step}"
       end
     end
   end

@@ -7,9 +7,8 @@ module Basalt
     # What a name may be.
     module Names
       LIMIT = 200
-      # How many names are looked at for one that is near, and how many of them are compared.
+      # How many names are looked at for one that is near.
       MOST_KNOWN = 20_000
-      LIKELY = 40
 
       module_function
 
@@ -33,29 +32,8 @@ module Basalt
         text.length > length ? "#{text[0, length]}…" : text
       end
 
-      # Names that share too few characters with the text cannot be near it, and only the likeliest
-      # of the others are compared: the cost stays small whatever the number of names.
-      #
       # @return [String, nil] of +known+ the name closest to +text+, when one is close
-      def nearest(text, known)
-        wanted = text.downcase[0, 60]
-        most = [wanted.length / 2, 1].max
-        marks = marks(wanted)
-        likely =
-          known
-            .first(MOST_KNOWN)
-            .filter_map do |name|
-              next if (name.length - wanted.length).abs > most
-
-              apart = (marks(name.downcase) ^ marks).digits(2).sum
-              [apart, name] if apart <= 2 * most
-            end
-        best = likely.min_by(LIKELY, &:first).map(&:last).min_by { |name| distance(wanted, name.downcase[0, 60]) }
-        best if best && distance(wanted, best.downcase[0, 60]) <= most
-      end
-
-      # A bit for each character that occurs.
-      def marks(text) = text.each_codepoint.reduce(0) { |bits, code| bits | (1 << (code & 63)) }
+      def nearest(text, known) = NearNames.new(known.first(MOST_KNOWN)).to(text)
 
       # @return [Integer] Levenshtein's edit distance
       def distance(one, other) = DidYouMean::Levenshtein.distance(one, other)

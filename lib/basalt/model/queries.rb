@@ -20,6 +20,10 @@ module Basalt
       def parts_of(id) = elements.by(:owner, id).sort_by { |e| [e.rank || 0, e.ordinal] }
       def contents_of(id) = elements.by(:container, id).sort_by(&:ordinal)
       def placements_on(sheet_id) = placements.by(:sheet, sheet_id)
+
+      # @return [Enumerator::Lazy<Element>] what is placed on the sheet, looked up as far as it is asked for
+      def placed_on(sheet_id) = placements.ids_by(:sheet, sheet_id).lazy.filter_map { |id| elements[placements[id].element_id] }
+
       def placed_count(sheet_id) = placements.ids_by(:sheet, sheet_id).length
 
       # @param key [String] id of an element, or of a further occurrence of one

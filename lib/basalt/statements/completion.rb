@@ -6,7 +6,7 @@ module Basalt
     class Completion
       NAMES = 400
       # Names that are looked at for those.
-      LOOKED_AT = 2000
+      LOOKED_AT = 600
 
       # @param head [String] whole words
       # @param context [Context]
@@ -41,40 +41,36 @@ module Basalt
         kinds = @matcher.kinds
         return [] if kinds.empty?
 
-        known = here(kinds).first(NAMES)
-        known += elsewhere(kinds).first(NAMES) if known.length < NAMES
-        known
+        known(kinds)
           .map { |e| [e.name, e.noun] }
           .uniq(&:first)
           .map { |name, noun| [Quoting.always?(name) || Quoting.doubtful?(name) ? Quoting.quote(name) : name, noun] }
       end
 
       def draft = @context.draft
-      def begins?(name) = name && (@partial.empty? || name.downcase.start_with?(@partial))
 
-      # On the sheet first.
+      # Found by the index of names, or of what stands on the sheet and of kinds where no letter is typed yet: the cost does not
+      # grow with what is there. What stands on the sheet comes first.
+      def known(kinds)
+        return (here(kinds) + listed(kinds)).first(NAMES) if @partial.empty?
+
+        names = draft.elements.keys_beginning(:name, @partial, LOOKED_AT)
+        found = names.flat_map { |name| draft.named(name) }.select { |element| kinds.include?(element.kind) }
+        found.partition { |element| here?(element) }.flatten(1).first(NAMES)
+      end
+
+      def here?(element) = @context.sheet_id && draft.shown?(@context.sheet_id, element.id)
+
       def here(kinds)
         return [] unless @context.sheet_id
 
-        draft.things_on(@context.sheet_id).select { |element| kinds.include?(element.kind) && begins?(element.name) }
+        draft.placed_on(@context.sheet_id).select { |one| one.name && !one.relation? && kinds.include?(one.kind) }.first(NAMES)
       end
 
-      # Found by the index of names, or of kinds where no letter is typed yet: the cost does not grow with what is there.
-      def elsewhere(kinds)
-        if @partial.empty?
-          return (
-            kinds_listed(kinds)
-              .flat_map { |kind| draft.elements.ids_by(:kind, kind).first(NAMES).map { |id| draft.element(id) } }
-              .select(&:name)
-          )
-        end
-
-        draft
-          .elements
-          .keys_beginning(:name, @partial, LOOKED_AT)
-          .lazy
-          .flat_map { |name| draft.named(name) }
-          .select { |element| kinds.include?(element.kind) }
+      def listed(kinds)
+        kinds_listed(kinds)
+          .flat_map { |kind| draft.elements.ids_by(:kind, kind).first(NAMES).map { |id| draft.element(id) } }
+          .select(&:name)
       end
 
       def kinds_listed(kinds) = Model::Catalogue.kinds.keys.select { |kind| kinds.include?(kind) }

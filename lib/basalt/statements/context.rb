@@ -5,6 +5,10 @@ module Basalt
     # Where a statement is said: the draft it alters and the sheet it stands on. Forms act
     # through it.
     class Context
+      # How many names of each sort are looked at for one that may have been meant.
+      MOST_NAMES = 200
+      private_constant :MOST_NAMES
+
       # @param draft [Change::Draft]
       # @param sheet_id [String, nil] nil is the model alone
       # @param said_by [String, nil] kept with what is made
@@ -26,9 +30,16 @@ module Basalt
         here.any? ? here : found
       end
 
-      # @return [Array<String>] names known for these kinds
-      def names_of(kinds)
-        draft.of_kind(*kinds).filter_map(&:name).uniq
+      # @return [Array<String>] names of these kinds that may have been meant by a word: some of those that begin like it, stand on
+      #   the sheet, or are there at all
+      def names_like(word, kinds)
+        alike = draft.elements.keys_beginning(:name, word[0, 2].downcase, MOST_NAMES).lazy.flat_map { |name| draft.named(name) }
+        here = sheet_id ? draft.placed_on(sheet_id) : []
+        all = kinds.lazy.flat_map { |kind| draft.elements.ids_by(:kind, kind) }.map { |id| draft.element(id) }
+        [alike, here, all]
+          .flat_map { |found| found.select { |one| one.name && kinds.include?(one.kind) }.first(MOST_NAMES) }
+          .map(&:name)
+          .uniq
       end
 
       # Finds or makes what is declared, and shows it on the sheet.

@@ -60,8 +60,8 @@ module Basalt
         return close if close && Model::Names.distance(word.downcase, close) <= SLIP
         return if @matcher.kinds.empty?
 
-        known = @context.names_of(@matcher.kinds)
-        Model::Names.nearest(@token ? phrase(known) : word, known)
+        known = Model::NearNames.new(@context.names_like(word, @matcher.kinds))
+        known.to(@token ? phrase(known) : word)
       end
 
       # Words that were expected; at the head of a line the kinds of things too.
@@ -81,7 +81,7 @@ module Basalt
           words.first
       end
 
-      def near_pair(words, known) = Model::Names.nearest(words, known)&.then { |name| [words, name] }
+      def near_pair(words, known) = known.to(words)&.then { |name| [words, name] }
 
       # The sentence with the nearest word in it where that is right, or one of the form that went furthest.
       def example(close)

@@ -50,7 +50,7 @@ module Basalt
       end
 
       def here(kinds, context)
-        context.sheet_id && context.draft.things_on(context.sheet_id).find { |element| element.name && kinds.include?(element.kind) }
+        context.sheet_id && context.draft.placed_on(context.sheet_id).find { |one| one.name && !one.relation? && kinds.include?(one.kind) }
       end
     end
   end
