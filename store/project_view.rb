@@ -43,6 +43,13 @@ module Store
       list.select { |finding| Basalt::Checks::Runner.about?(set, finding, sheet_id) }
     end
 
+    # @return [Hash{String => Array<Basalt::Checks::Finding>}] by the sheets on which what they are about is drawn
+    def findings_by_sheet
+      findings.each_with_object(Hash.new { |found, id| found[id] = [] }) do |finding, found|
+        Basalt::Checks::Runner.sheets_about(set, finding).each { |id| found[id] << finding }
+      end
+    end
+
     # @return [Basalt::Drawing::SheetStatistics]
     def contents(sheet_id) = @contents[sheet_id] ||= @session.contents(set, sheet_id)
 

@@ -42,7 +42,8 @@ class PresentersTest < Minitest::Test
         plain = sentences.editor
         assert_equal([lines, lines], [plain.before, plain.text].map { |text| text.split("\n") })
         random = Random.new(sheet.name.length)
-        refused = Array.new(3) { |n| REFUSED.new(index: random.rand(0..lines.length), text: "wombat #{n}", reason: "no such word #{n}") }
+        places = (0..lines.length).to_a.sample(3, random:)
+        refused = places.each_with_index.map { |index, n| REFUSED.new(index:, text: "wombat #{n}", reason: "no such word #{n}") }
         editor = sentences.editor(refused)
         typed = editor.text.split("\n")
         assert_equal lines, typed.grep_v(/\Awombat/)
@@ -64,7 +65,8 @@ class PresentersTest < Minitest::Test
           assert_equal fields.map(&:id).uniq, fields.map(&:id), "#{element.kind} #{element.name}"
           chosen = fields.select(&:options)
           chosen.each { |field| assert_includes field.options.map(&:first), field.value, "#{element.name}: #{field.label}" }
-          assert_equal(element.description.named?, fields.any? { |field| field.sent == { fact: "name" } })
+          wanted = element.description.named? || element.description.fields.key?("name")
+          assert_equal(wanted, fields.any? { |field| field.sent == { fact: "name" } }, element.kind)
         end
       end
     end
@@ -72,11 +74,13 @@ class PresentersTest < Minitest::Test
 
   def test_levels_count_their_sheets_and_counts_are_of_what_is_found
     viewing(demo) do |view|
+      by_sheet = view.findings_by_sheet
       bands = Web::Presenters::Strata.of(view.set, "Logical")
       assert_equal view.set.sheet_list.length, bands.sum(&:count)
       assert_equal(%w[Logical], bands.select(&:lit).map(&:name))
       view.set.sheet_list.each do |sheet|
         found = view.findings_on(sheet.id)
+        assert_equal found.map(&:key), by_sheet.fetch(sheet.id, []).map(&:key), sheet.name
         counts = Web::Presenters::Counts.of(found)
         list = Web::Presenters::FindingList.new(view, sheet, found)
         assert_equal found.count { |one| %i[error warning].include?(one.severity) }, counts.errors + counts.warnings

@@ -43,8 +43,8 @@ class ScrubberTest < Minitest::Test
       nested = parts.each_slice(2).map { |some| "<g opacity='0.5'>#{some.join}</g>" }
       kept = Drawings::SafeImage.new(svg(nested)).content
       refute_match DANGER, kept, "seed #{seed}"
-      assert_equal kept, Drawings::SafeImage.new(kept).content, "seed #{seed}: made safe twice"
       document = Nokogiri.XML(kept) { |options| options.strict.nonet }
+      assert_equal told(document), told(Nokogiri.XML(Drawings::SafeImage.new(kept).content)), "seed #{seed}: made safe twice"
       references = document.xpath("//@*[local-name()='href']").map(&:value)
       assert(references.all? { |one| one.start_with?("#") })
       assert_operator document.xpath("//*[local-name()='rect' or local-name()='g' or local-name()='path']").length, :>, 1

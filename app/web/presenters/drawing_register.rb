@@ -27,9 +27,11 @@ module Web
 
       private
 
+      def found_here = @found_here ||= @project.findings_by_sheet
+
       def row(sheet, act)
         by = act ? act.said_by : [sheet.drawn_by, sheet.dated].compact.join(", ")
-        Row.new(sheet:, findings: @project.findings_on(sheet.id), altered_by: by, altered_at: act&.at)
+        Row.new(sheet:, findings: found_here.fetch(sheet.id, []), altered_by: by, altered_at: act&.at)
       end
     end
   end

@@ -52,6 +52,19 @@ module Basalt
         set.sheet_list.find { |sheet| about?(set, finding, sheet.id) }
       end
 
+      # @return [Array<String>] ids of the sheets on which something the finding is about is drawn
+      def self.sheets_about(set, finding)
+        ids = finding.subjects.filter_map { |id| set.element(id) }.flat_map { |element| element.relation? ? element.targets : [element.id] }
+        ids.flat_map { |id| set.sheets_of(owner(set, id)) }.uniq.select { |sheet_id| about?(set, finding, sheet_id) }
+      end
+
+      # What stands on sheets for a part is the thing that it belongs to.
+      def self.owner(set, id)
+        above = set.element(id)&.owner_id
+        above ? owner(set, above) : id
+      end
+      private_class_method :owner
+
       # @return [Boolean] whether something the finding is about is drawn on the sheet
       def self.about?(set, finding, sheet_id)
         finding.subjects.any? do |id|
