@@ -23,6 +23,12 @@ module Basalt
 
       def sheet = sheet_id && draft.sheets[sheet_id]
 
+      # @return [Array<Token>] of a line, which is often looked at several times in a row
+      def tokens(line)
+        @line, @tokens = line, Tokens.of(line) unless @line.equal?(line)
+        @tokens
+      end
+
       # @return [Array<Model::Element>] those of that name and of these kinds; those on the sheet alone if there are any
       def find(name, kinds, noun: nil)
         found = draft.named(name).select { |element| kinds.include?(element.kind) && (noun.nil? || element.noun == noun) }

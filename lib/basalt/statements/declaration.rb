@@ -5,13 +5,18 @@ module Basalt
     # Whether a line declares something, seen from its head alone, whatever its qualities say: what it declares is made
     # before any other line is read.
     module Declaration
+      FIRST_WORD = /[^\s,;()":]+/
+      private_constant :FIRST_WORD
+
       module_function
 
       # @return [Array(Form, Hash, Boolean), nil] the form, what its head says, and whether behind that it may be said what the
       #   thing is joined to
       def of(line, context)
+        return unless Grammar.declaring(line[FIRST_WORD]).any?
+
         matcher = Matcher.new(line, context)
-        Grammar.forms_for(matcher.token(0)&.text).select(&:declares).each do |form|
+        Grammar.declaring(matcher.token(0)&.text).each do |form|
           matcher.heading(form) { |said, after| return [form, said, joined?(matcher, after)] if declares?(matcher, form, after) }
         end
         nil

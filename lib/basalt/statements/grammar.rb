@@ -20,6 +20,14 @@ module Basalt
           @by_opening.fetch(word, []) + @open_forms
         end
 
+        # @return [Array<Form>] of those the ones that declare something; each begins with a word of its own
+        def declaring(word)
+          @declaring ||= forms.select(&:declares).flat_map { |form| form.openings.map { |one| one.split.first } }.uniq.to_h do |one|
+            [one, forms_for(one).select(&:declares)]
+          end
+          @declaring.fetch(word, [])
+        end
+
         # @return [Array<String>] words that a line may begin with
         def heads = @heads ||= forms.flat_map(&:openings).uniq
 

@@ -11,7 +11,7 @@ module Basalt
       def initialize(text, context)
         @text = text
         @context = context
-        @tokens = Tokens.of(text)
+        @tokens = context.tokens(text)
         @furthest = 0
         @expected = []
         @kinds = []
