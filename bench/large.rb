@@ -28,19 +28,12 @@ class LargeBench
 
   private
 
-  HELD = <<~RUBY
-    rss = -> { 3.times { GC.start }.then { File.read("/proc/self/status")[/VmRSS:\\s+(\\d+)/, 1].to_i / 1024 } }
-    Basalt::Families.names.then { Basalt::Model::Catalogue.notations }
-    before = rss.call
-    held = Store::ProjectSession.for(ARGV[1]).open(&:set)
-    print rss.call - before
-  RUBY
+  HELD = File.join(__dir__, "held.rb").freeze
   private_constant :HELD
 
   # @return [Integer] MB that another process holds more when it has opened the project
   def memory(project)
-    load = "require #{File.expand_path("../config/load", __dir__).inspect}; Store::Database.connect(ARGV[0]);"
-    said, status = Open3.capture2("ruby", "-e", "#{load} #{HELD}", @url, project.id)
+    said, status = Open3.capture2("ruby", HELD, @url, project.id)
     status.success? ? said.to_i : abort("the memory of a large project was not measured")
   end
 

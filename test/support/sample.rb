@@ -26,6 +26,7 @@ module Sample
 
     def restored
       TABLES.each { |table| connection.execute("INSERT INTO #{table} (#{columns(table)}) SELECT #{columns(table)} FROM #{KEPT}.#{table}") }
+      connection.execute("UPDATE journal SET at = now()")
       Store::Project.find(@id)
     end
 
