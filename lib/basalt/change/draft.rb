@@ -13,12 +13,14 @@ module Basalt
         @base = base
         @ids = ids
         @overlays = Model::RowTypes.tables.to_h { |name| [name, Model::Overlay.new(base.table(name))] }
+        @overlays.each { |name, overlay| instance_variable_set(:"@#{name}", overlay) }
         @project = nil
       end
 
       attr_reader :base, :ids
 
-      Model::RowTypes.tables.each { |name| define_method(name) { @overlays[name] } }
+      attr_reader(*Model::RowTypes.tables)
+
       def table(name) = @overlays.fetch(name)
       def ordinal_floor = base.ordinal_floor
 

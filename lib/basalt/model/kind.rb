@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Basalt
   module Model
     # A kind of element: its facts, what it is called (KindNaming), joins (KindJoining), is in or of (KindBelonging), and its table
@@ -30,7 +32,9 @@ module Basalt
           )
         end
 
-        self::PARTS.each { |part, type| type.members.each { |member| define_method(member) { self[part][member] } } }
+        extend Forwardable
+
+        self::PARTS.each { |part, type| def_delegators(part, *type.members) }
 
         # @return [Array<String>] names of facts by whose value elements are found
         def indexed = self.class::INDEXED[self] ||= fields.each_value.select(&:indexed).map(&:name).freeze

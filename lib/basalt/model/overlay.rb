@@ -33,6 +33,13 @@ module Basalt
         @touched.empty? ? kept : kept.reject { |id| @touched.key?(id) } + own
       end
 
+      # (see Table#count_by)
+      def count_by(index, key)
+        keys = indexes.fetch(index)
+        hidden = @touched.each_key.count { |id| (row = @base[id]) && keys.call(row).include?(key) }
+        @base.count_by(index, key) - hidden + @own.count_by(index, key)
+      end
+
       def by(index, key) = ids_by(index, key).map { |id| self[id] }
 
       def keys(index)

@@ -15,13 +15,14 @@ module Basalt
         @version = set.version
         @ordinal_floor = set.ordinal_floor
         @tables = RowTypes.tables.to_h { |name| [name, PinnedTable.new(set.table(name), latch)] }
+        @tables.each { |name, table| instance_variable_set(:"@#{name}", table) }
       end
 
       attr_reader :project, :version, :ordinal_floor
 
       def table(name) = @tables.fetch(name)
 
-      RowTypes.tables.each { |name| define_method(name) { @tables[name] } }
+      attr_reader(*RowTypes.tables)
 
       # @param deltas [Array<Change::Delta>] that are about to be made below
       def keep(deltas) = deltas.each { |delta| @tables[delta.table].keep(delta.id, @set.table(delta.table)[delta.id]) }

@@ -24,7 +24,7 @@ module Basalt
       # @return [Enumerator::Lazy<Element>] what is placed on the sheet, looked up as far as it is asked for
       def placed_on(sheet_id) = placements.ids_by(:sheet, sheet_id).lazy.filter_map { |id| elements[placements[id].element_id] }
 
-      def placed_count(sheet_id) = placements.ids_by(:sheet, sheet_id).length
+      def placed_count(sheet_id) = placements.count_by(:sheet, sheet_id)
 
       # @param key [String] id of an element, or of a further occurrence of one
       # @return [Placement, nil] where that stands

@@ -38,6 +38,16 @@ module Basalt
         end
       end
 
+      # @return [Integer] how many rows there are under that key
+      def count_by(index, key)
+        found = @found.fetch(index)[key]
+        case found
+        when nil then 0
+        when String then 1
+        else found.size
+        end
+      end
+
       def by(index, key)
         found = @found.fetch(index)[key]
         case found

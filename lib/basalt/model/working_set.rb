@@ -11,6 +11,7 @@ module Basalt
         @project = project
         @version = version
         @tables = RowTypes::ALL.transform_values { |type| Table.new(type.indexes) }
+        @tables.each { |name, table| instance_variable_set(:"@#{name}", table) }
         @latch = Mutex.new
         @pins = []
       end
@@ -19,7 +20,7 @@ module Basalt
 
       def table(name) = @tables.fetch(name)
 
-      RowTypes.tables.each { |name| define_method(name) { @tables[name] } }
+      attr_reader(*RowTypes.tables)
 
       # Ordinals that new rows are above: no two acts give the same, whatever went in between.
       def ordinal_floor = version << 20
