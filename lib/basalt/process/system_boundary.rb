@@ -38,8 +38,8 @@ module Basalt
 
       # @return [Verdict, nil] nil where the table does not name the party
       def of(party)
-        does = @activities.select { |one| one.target("who") == party.id }
-        gets = @activities.select { |one| Acts.receiver(one) == party.id }
+        does = by_doer.fetch(party.id, [])
+        gets = by_receiver.fetch(party.id, [])
         return if does.empty? && gets.empty?
 
         if party.kind == "party" && party["decided"]
@@ -56,6 +56,10 @@ module Basalt
       end
 
       private
+
+      # Activities by who does them, and by who gets what is given.
+      def by_doer = @by_doer ||= @activities.group_by { |one| one.target("who") }
+      def by_receiver = @by_receiver ||= @activities.group_by { |one| Acts.receiver(one) }
 
       def parties = @activities.flat_map { |one| [one.target("who"), Acts.receiver(one)].compact }.uniq.map { |id| @set.element(id) }
 

@@ -17,12 +17,12 @@ module Basalt
         # The hosts of a subnet in rows, each beneath a line of the bus.
         Block = Value.of(:w, :h, :rails, :lanes, :column, :columns, :hosts)
 
-        # @param things [Array<Model::Element>]
-        # @param lines [Array<Model::Element>] among them
         # How wide a level may be, as shares of all things side by side: what is tried on sheets of so many things.
         SHARES = [0.2, 0.32].freeze
         MOST_TRIED = 70
 
+        # @param things [Array<Model::Element>]
+        # @param lines [Array<Model::Element>] among them
         # @param sizes [Hash{String => Array(Numeric, Numeric)}] of those whose size is given
         def initialize(notation, set, things, lines, sizes = {})
           @notation = notation

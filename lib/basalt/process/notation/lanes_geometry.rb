@@ -107,8 +107,16 @@ module Basalt
 
         def apart(left, right)
           one, other = [left, right].map { |index| @lanes[@things[index].id] }
-          between = @rows.filter_map { |row| half(row) if begins_between?(row, left, right) }
-          [((one.width + other.width) / 2) + BESIDE, *between].max
+          [((one.width + other.width) / 2) + BESIDE, *words_beside.fetch(left, [])].max
+        end
+
+        # @return [Hash{Integer => Array<Numeric>}] what the words need that begin in the gap to the right of a lane, by its place
+        def words_beside
+          @words_beside ||=
+            @rows.each_with_object({}) do |row, found|
+              gap = gap(row)
+              (found[gap] ||= []) << half(row) if gap
+            end
         end
 
         # Half a box and the words beside it.
@@ -116,14 +124,16 @@ module Basalt
           (@lanes[row.target("who")].row_width(row) / 2) +
             Activities.words(row).then { |words| words ? Drawing::Pens.width(words, :verb) : 0 } + (2 * AROUND)
 
-        # The gap beside the box from which it is given.
-        def begins_between?(row, left, right)
-          to = Acts.receiver(row) or return false
-          from, toward = [row.target("who"), to].map { |id| @things.index { |thing| thing.id == id } }
-          return false unless from && toward
+        # @return [Integer, nil] the gap beside the box from which it is given, by the place of the lane to its left
+        def gap(row)
+          to = Acts.receiver(row) or return
+          from, toward = order.values_at(row.target("who"), to)
+          return unless from && toward
 
-          toward > from ? from == left : from == right
+          toward > from ? from : from - 1
         end
+
+        def order = @order ||= @things.each_with_index.to_h { |thing, index| [thing.id, index] }
 
         def route(row)
           from, to = [row.target("who"), Acts.receiver(row)]
