@@ -28,8 +28,9 @@ module Basalt
       def settle
         sheet_id = @context.sheet_id
         @draft.renew
-        self.class.places(@draft, sheet_id).each_key { |key| Change::Show.new(sheet_id:, element_id: key).apply(@draft) }
-        @draft.renew
+        shown = @draft.geometry.places.each_key.reject { |key| @draft.shown?(sheet_id, key) }
+        shown.each { |key| Change::Show.new(sheet_id:, element_id: key).apply(@draft) }
+        @draft.renew if shown.any?
         @context.renew
         @draft.placements_on(sheet_id).select { |placed| @context.waits?(placed) }.sort_by(&:ordinal)
           .each { |placed| @placement_search.settle(placed) }

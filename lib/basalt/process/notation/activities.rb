@@ -59,7 +59,7 @@ module Basalt
           return Acts.receiver(element) ? [:gives] : [] if element.relation?
 
           [
-            SystemBoundary.new(set).of(element)&.outside? ? :outside : :inside,
+            boundary(set).of(element)&.outside? ? :outside : :inside,
             *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })
           ]
         end
@@ -68,6 +68,9 @@ module Basalt
           verdict = thing.relation? ? nil : SystemBoundary.new(set).of(thing)
           verdict ? [["stands", "#{verdict.outside? ? "outside" : "inside"}#{", decided" if verdict.decided}"]] : []
         end
+
+        # As it was worked out for the lanes, where they are drawn.
+        def boundary(set) = set.respond_to?(:geometry) ? set.geometry.boundary : SystemBoundary.new(set)
 
         def computed_headings(kind) = LanesGeometry::KINDS.include?(kind) ? ["stands"] : []
       end

@@ -17,12 +17,15 @@ module Basalt
           things = set.things_on(sheet_id).select { |thing| KINDS.include?(thing.kind) }
           @things = things.sort_by { |thing| [Change::Reorder.key(thing), thing.ordinal] }
           @rows = Acts.sorted(set.relations_on(sheet_id).select { |one| one.kind == "activity" })
-          boundary = SystemBoundary.new(set)
+          @boundary = SystemBoundary.new(set)
           theirs = @rows.group_by { |row| row.target("who") }
-          @lanes = @things.to_h { |thing| [thing.id, Lane.new(set, thing, theirs.fetch(thing.id, []), boundary)] }
+          @lanes = @things.to_h { |thing| [thing.id, Lane.new(set, thing, theirs.fetch(thing.id, []), @boundary)] }
         end
 
         KINDS = %w[party system].freeze
+
+        # @return [SystemBoundary] who is outside
+        attr_reader :boundary
 
         # @return [Hash{String => Hash}] (see Drawing::Geometry#places)
         def places
