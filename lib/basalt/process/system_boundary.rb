@@ -36,9 +36,12 @@ module Basalt
       # @return [Array<Verdict>] of everybody who takes part, in the order of their first rows
       def verdicts = parties.map { |party| of(party) }
 
+      # @return [Array<Model::Element>] activities of a party, in their order
+      def done_by(party_id) = by_doer.fetch(party_id, [])
+
       # @return [Verdict, nil] nil where the table does not name the party
       def of(party)
-        does = by_doer.fetch(party.id, [])
+        does = done_by(party.id)
         gets = by_receiver.fetch(party.id, [])
         return if does.empty? && gets.empty?
 

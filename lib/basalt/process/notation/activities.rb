@@ -58,9 +58,10 @@ module Basalt
         def marks(set, element)
           return Acts.receiver(element) ? [:gives] : [] if element.relation?
 
+          boundary = boundary(set)
           [
-            boundary(set).of(element)&.outside? ? :outside : :inside,
-            *("=" if Acts.of(set, element.id).any? { |one| one["processing"] })
+            boundary.of(element)&.outside? ? :outside : :inside,
+            *("=" if boundary.done_by(element.id).any? { |one| one["processing"] })
           ]
         end
 
