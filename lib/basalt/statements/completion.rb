@@ -6,7 +6,7 @@ module Basalt
     class Completion
       NAMES = 400
       # Names that are looked at for those.
-      LOOKED_AT = 600
+      LOOKED_AT = 300
 
       # @param head [String] whole words
       # @param context [Context]

@@ -6,7 +6,7 @@ module Basalt
     # through it.
     class Context
       # How many names of each sort are looked at for one that may have been meant.
-      MOST_NAMES = 200
+      MOST_NAMES = 120
       private_constant :MOST_NAMES
 
       # @param draft [Change::Draft]
