@@ -29,11 +29,11 @@ module Web
     # @param secret [String] for the sessions' cookies
     # @return [#call] the application behind its guard
     def self.with(secret:)
-      RequestGuard.new(Limits.before(Class.new(self) { set :session_secret, secret }), POLICY)
+      RequestGuard.new(RateLimits.before(Class.new(self) { set :session_secret, secret }), POLICY)
     end
 
     use Rack::Protection::AuthenticityToken, authenticity_param: "token"
-    helpers Escaping, Paths, Lookup, Acting, Formatting, Parts, Rendering
+    helpers Escaping, Paths, Lookup, Acting, Formatting, Partials, Rendering
 
     before { headers "Content-Security-Policy" => POLICY, "Referrer-Policy" => "same-origin", "X-Content-Type-Options" => "nosniff" }
 

@@ -28,7 +28,7 @@ module Web
 
     get "/projects/:project_id/search", needs: :see, answers: :page do
       with_project do |project|
-        found = Presenters::Found.new(project.set, params[:q].to_s)
+        found = Presenters::SearchResults.new(project.set, params[:q].to_s)
         next view(:found, project:, found:) if htmx?
 
         erb(:project, locals: { project:, register: Presenters::DrawingRegister.new(project, last_acts(project), found:) })

@@ -49,7 +49,7 @@ module Web
 
     def guarded(env)
       if env["CONTENT_LENGTH"].to_i > limit(env)
-        return Turned.away(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.")
+        return Rejection.of(env, 413, "This is larger than #{limit(env) / 1_000_000} MB and was not read.")
       end
 
       check(env)
@@ -57,7 +57,7 @@ module Web
     rescue *MALFORMED => e
       raise if env["basalt.checked"]
 
-      Turned.away(env, 400, "This request cannot be read#{": #{e.message}" if e.is_a?(Unreadable)}.")
+      Rejection.of(env, 400, "This request cannot be read#{": #{e.message}" if e.is_a?(Unreadable)}.")
     end
 
     # The database's server may just be started again: whoever only looks waits for it.

@@ -9,8 +9,8 @@ module Web
         @scene = scene
       end
 
-      def frame = Box.sides(Basalt::Drawing::Furniture.frame(@scene))
-      def extent = Box.sides(@scene.extent)
+      def frame = Coordinates.of(Basalt::Drawing::Furniture.frame(@scene))
+      def extent = Coordinates.of(@scene.extent)
 
       # @return [Array<String>] SVG groups, a layer each
       def layers

@@ -7,7 +7,7 @@ module Web
       Row = Basalt::Value.of(:sheet, :findings, :altered_by, :altered_at)
 
       # @param last [Hash{String => Store::JournalEntry}] the last act on each sheet
-      # @param found [Found, nil] what was searched for
+      # @param found [SearchResults, nil] what was searched for
       def initialize(project, last, found: nil)
         @project = project
         @last = last

@@ -23,8 +23,8 @@ module Web
 
       def whole? = @affected.nil?
       def version = @set.version
-      def frame = Box.sides(Basalt::Drawing::Furniture.frame(@scene))
-      def extent = Box.sides(@project.contents(@sheet.id).extent || Basalt::Drawing::Furniture.frame(@scene))
+      def frame = Coordinates.of(Basalt::Drawing::Furniture.frame(@scene))
+      def extent = Coordinates.of(@project.contents(@sheet.id).extent || Basalt::Drawing::Furniture.frame(@scene))
       def gone = @gone.join(" ")
       def made = @made.join(" ")
 

@@ -47,8 +47,8 @@ module Web
           .map { |kind| InPlace.new(kind:, description: Basalt::Model::Catalogue.kind(kind)) }
           .reject { |one| one.description.figure }
 
-      def frame = Box.sides(Basalt::Drawing::Furniture.frame(@scene))
-      def extent = Box.sides(@scene.extent)
+      def frame = Coordinates.of(Basalt::Drawing::Furniture.frame(@scene))
+      def extent = Coordinates.of(@scene.extent)
       def layers = Basalt::Drawing::SVG.layers(@scene.items)
       def papers = Drawings::Paper::SIZES.keys
 

@@ -11,9 +11,8 @@ module Web
 
           # @param element [Basalt::Model::Element, nil] what is selected, or
           # @param things [Array<Basalt::Model::Element>] several
-          def initialize(project:, sheet:, element: nil, things: [])
+          def initialize(project:, element: nil, things: [], **)
             @set = project.set
-            @sheet = sheet
             @element = element
             @things = things
           end

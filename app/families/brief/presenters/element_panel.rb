@@ -12,9 +12,8 @@ module Web
           OWN = %w[requirement meets serves marking].freeze
           private_constant :MOST, :OWN
 
-          def initialize(project:, sheet:, element:)
+          def initialize(project:, element:, **)
             @set = project.set
-            @sheet = sheet
             @element = element
           end
 

@@ -18,9 +18,8 @@ module Web
                         "view" => :table_facts }.freeze
           private_constant :VERDICTS, :ACTS, :TEMPLATES
 
-          def initialize(project:, sheet:, element:)
+          def initialize(project:, element:, **)
             @set = project.set
-            @sheet = sheet
             @element = element
           end
 

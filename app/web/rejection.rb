@@ -2,7 +2,7 @@
 
 module Web
   # How a request is turned away before the application sees it: beside what caused it, or as a page of its own.
-  module Turned
+  module Rejection
     TYPE = { "content-type" => "text/html;charset=utf-8" }.freeze
     PAGE = <<~HTML
       <!doctype html><html lang="en"><head><meta charset="utf-8"><title>Basalt</title><link rel="stylesheet" href="/app.css"></head>
@@ -14,7 +14,7 @@ module Web
 
     # @param words [String] as they are, not yet escaped
     # @return [Array] a Rack response
-    def self.away(env, status, words, headers = {})
+    def self.of(env, status, words, headers = {})
       shape = env["HTTP_HX_REQUEST"] ? PART : PAGE
       [status, TYPE.merge(headers), [format(shape, Basalt::Drawing::SVG.escape(words))]]
     end

@@ -2,7 +2,7 @@
 
 module Web
   # The parts that pages are made of: each is a template with the values it shows.
-  module Parts
+  module Partials
     def view(name, **locals) = erb(name, locals:, layout: false)
 
     # @param place [Symbol] see Extensions.panels

@@ -3,10 +3,10 @@
 module Web
   module Presenters
     # A box as the page's scripts read it.
-    module Box
+    module Coordinates
       # @param box [Basalt::Layout::Box]
       # @return [String] left, top, width and height, px
-      def self.sides(box) = [box.x, box.y, box.w, box.h].map { |side| side.round(1) }.join(" ")
+      def self.of(box) = [box.x, box.y, box.w, box.h].map { |side| side.round(1) }.join(" ")
     end
   end
 end

@@ -7,7 +7,7 @@ module Web
   # How often one client may ask for what takes the server long, so that nobody else waits for it: far more often than anybody
   # works, and seldom enough that a script that runs wild does no harm. An act that comes too soon is kept by the page and
   # sent again.
-  module Limits
+  module RateLimits
     # Requests of one client in so many seconds.
     PERIOD = 60
     MOST = { "files taken in" => 120, "files made" => 240, "requests" => 12_000 }.freeze
@@ -33,7 +33,7 @@ module Web
       words =
         "There were more than #{about[:limit]} #{request.env["rack.attack.matched"]} within a minute. " \
         "Try again in #{Basalt::English.count(wait, "second")}."
-      Turned.away(request.env, 429, words, { "retry-after" => wait.to_s })
+      Rejection.of(request.env, 429, words, { "retry-after" => wait.to_s })
     end
     private_class_method :limit, :refuse
   end

@@ -3,7 +3,7 @@
 module Web
   module Presenters
     # What a search of the project found.
-    class Found
+    class SearchResults
       # A sheet, or an element with the sheets it is on.
       Hit = Basalt::Value.of(:id, :name, :noun, :number, :sheets)
       MOST = 40

@@ -3,13 +3,13 @@
 require_relative "../support/request_helper"
 
 # Whoever asks for what takes long more often than anybody works is told to wait, and nobody else is.
-class LimitsTest < Minitest::Test
+class RateLimitsTest < Minitest::Test
   include RequestHelper
 
   NOWHERE = "/projects/#{SecureRandom.uuid}/project.json".freeze
 
   def test_files_are_made_so_often_and_no_more
-    most = Web::Limits::MOST["files made"]
+    most = Web::RateLimits::MOST["files made"]
     answers = Array.new(most + 2) { get(NOWHERE).then { last_response.status } }
     assert_equal({ 404 => most, 429 => 2 }, answers.tally)
     assert_match(/more than #{most} files made within a minute. Try again in \d+ seconds?/, last_response.body)
@@ -21,7 +21,7 @@ class LimitsTest < Minitest::Test
   end
 
   def test_what_comes_too_soon_is_turned_away_beside_what_caused_it
-    answers = Array.new(Web::Limits::MOST["files taken in"] + 1) { upload.status }
+    answers = Array.new(Web::RateLimits::MOST["files taken in"] + 1) { upload.status }
     assert_equal [422, 429], answers.tally.keys
     assert_match(/<hx-partial hx-target="#answer"/, last_response.body)
   end
