@@ -6,6 +6,7 @@ import { Refused } from "./refused.js";
 const WORDS = {
   unreached: "The server cannot be reached; it is tried again.",
   session: "The session ended and cannot be renewed yet; it is tried again.",
+  much: "There was too much at a time; it is sent again in a moment.",
   slow: "",
 };
 

@@ -7,6 +7,7 @@ const RENEWALS = 2;
 const SOON = 1500;
 // Answers after which the same is sent again: the session ran out, there was too much at a time, the database is away.
 const AGAIN = [403, 429, 503];
+const HINDRANCES = { 403: "session", 429: "much" };
 const LONGEST = 120_000;
 
 // Every act of the page goes through here, one after the other in the order in which they were
@@ -97,7 +98,7 @@ export class Outbox {
         clearTimeout(soon);
         return answer;
       } else {
-        this.tell(answer.status === 403 ? "session" : "unreached");
+        this.tell(HINDRANCES[answer.status] ?? "unreached");
         await this.pause(PAUSES[Math.min(tries, PAUSES.length - 1)]);
       }
     }
