@@ -12,9 +12,12 @@ module Store
         raise ActiveRecord::RecordNotFound, "there is no such project"
     end
 
+    # @return [Integer] what PostgreSQL's advisory locks know the project by
+    def self.lock_key(id) = id.delete("-")[0, 15].to_i(16)
+
     # While the block runs, no other process acts on the project.
     def self.alone(id)
-      key = id.delete("-")[0, 15].to_i(16)
+      key = lock_key(id)
       connection.exec_query("SELECT 1 FROM pg_advisory_lock($1)", "alone", [key])
       yield
     ensure

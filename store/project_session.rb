@@ -37,11 +37,13 @@ module Store
     MOST_TRIES = 5
     # Seconds.
     MOMENT = 0.25
+    # Seconds after another process's act in which its next is reckoned with.
+    COMPANY = 10
     private_constant :LOCK, :HELD
 
     def initialize(project_id)
       @project_id = project_id
-      @turn = Monitor.new
+      @turn = Turn.new
       @shelf = Mutex.new
       @spatial_indexes = {}
       @contents = {}
@@ -65,26 +67,28 @@ module Store
       view&.release
     end
 
-    # Whoever only looks does not wait for a long act: what stood before it is what stands.
+    # Whoever only looks does not wait for a long act: what stood before it is what stands. Nor does anybody look again
+    # whether it is the newest when somebody else, acting or looking, has found that out meanwhile.
     #
     # @return [Basalt::Model::PinnedSet] the newest version, or the one before an act that takes longer than a moment
     def newest
-      ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + MOMENT
-      until @turn.try_enter
-        return pin if @set && Process.clock_gettime(Process::CLOCK_MONOTONIC) > ends
+      since = clock
+      until @turn.try
+        return pin if @set && (newest_at > since || clock > since + MOMENT)
 
-        sleep(0.005)
+        sleep(0.002)
       end
       begin
-        refresh.then { pin }
+        refresh unless @set && newest_at > since
+        pin
       ensure
-        @turn.exit
+        @turn.leave
       end
     end
 
     # While the block runs nobody else of this process acts on the project.
     def taking_turn(request)
-      @turn.synchronize do
+      @turn.take do
         @request = request
         yield
       ensure
@@ -134,12 +138,14 @@ module Store
     # @return [Outcome]
     # @raise [Basalt::Mistake] and nothing is kept
     def act(said:, by:, sheet_id: nil, tidy: false, by_hand: false, patient: false, along: nil)
-      on_newest(alone: !patient) do
-        draft = Basalt::Change::Draft.new(set)
-        yield draft
-        arrange(draft, sheet_id, tidy, by_hand)
-        finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:, along:)
-      end
+      attempt =
+        lambda do
+          draft = Basalt::Change::Draft.new(set)
+          yield draft
+          arrange(draft, sheet_id, tidy, by_hand)
+          finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:, along:)
+        end
+      patient ? on_newest(alone: false, &attempt) : undisturbed(&attempt)
     end
 
     # What was worked out is thrown away; the next opening reads the project afresh.
@@ -184,12 +190,12 @@ module Store
     #
     # @return [Array<String>] keys of what is new or stands elsewhere
     def placed(draft, sheet_id)
-      return [] unless @turn.try_enter
+      return [] unless @turn.try
 
       begin
         @set && draft.version == @set.version ? followed(draft, sheet_id) : []
       ensure
-        @turn.exit
+        @turn.leave
       end
     end
 
@@ -213,12 +219,25 @@ module Store
       came | altered.select { |id| draft.shown?(sheet_id, id) }
     end
 
+    def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
+    # @return [Float] by the clock, when what is held was known to be the newest
+    def newest_at = @newest_at || 0.0
+
     # Somebody else's acts, of this process or another, are followed one by one.
     def refresh
+      asked = clock
+      follow_others
+      @newest_at = asked
+    end
+
+    def follow_others
       return read_afresh unless @set
 
       tail = JournalTail.new(project_id, @set.version)
       return if tail.newest?
+
+      @others_at = clock
       return read_afresh if tail.too_long?
 
       tail.entries.each { |entry| catch_up(entry.effect, entry.number) }
@@ -301,13 +320,32 @@ module Store
     # An act is meant for what stands now: of several processes one at a time tries its own, and should
     # another have been quicker after all, it is tried again on what that one left.
     def on_newest(alone: true, &act)
-      return Project.alone(project_id) { refresh.then { again(&act) } } if alone
+      return again(&act) unless alone
 
-      again(&act)
+      Project.alone(project_id) { refresh.then { again(&act) } }
     rescue StandardError
       @spatial_indexes.clear
       raise
     end
+
+    # While no other process acts nobody has to be kept waiting, nor to be asked first: keeping an act tells whether it was
+    # meant for the newest. Where nothing came to be kept, that is looked at before it is believed.
+    def undisturbed(&act)
+      return on_newest(&act) if in_company?
+
+      begin
+        outcome = act.call
+        return outcome if !outcome.effect.empty? || newest?
+      rescue StandardError => e
+        @spatial_indexes.clear
+        @others_at = clock if e.is_a?(Repository::Stale)
+        raise if @set.nil? || (newest? && !in_company?)
+      end
+      on_newest(&act)
+    end
+
+    def in_company? = @set.nil? || clock < (@others_at || -COMPANY) + COMPANY
+    def newest? = Project.version(project_id) == @set.version
 
     def again
       tries = 0
@@ -326,6 +364,7 @@ module Store
       return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
 
       affected = Basalt::Drawing::Affected.by(draft)
+      began = clock
       version =
         Repository.new(project_id, said_by: by).commit(
           effect,
@@ -340,6 +379,7 @@ module Store
       @request&.kept = true
       @request = nil
       keep_in_step(effect, affected, version, draft)
+      @newest_at = began
       @shelf.synchronize { act == "act" ? @history[sheet_id] = [said[0, 500], nil] : @history.delete(sheet_id) }
       Outcome.new(effect:, affected:, said:, version:)
     end

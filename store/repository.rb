@@ -5,9 +5,10 @@ module Store
   # in the journal numbered under the project's row lock.
   class Repository
     # The project's row is locked from here to the end of the transaction. A new act ends what
-    # could be done again; an undo or redo turns the entry it is of.
+    # could be done again; an undo or redo turns the entry it is of. What is meant for the newest version alone gives way to
+    # another process that acts on the project alone (Project.alone), which would otherwise be overtaken again and again.
     RECORD = <<~SQL
-      WITH project AS (UPDATE projects SET version = version + 1, name = coalesce($3, name) WHERE id = $1 AND version = coalesce($11, version) RETURNING version),
+      WITH project AS (UPDATE projects SET version = version + 1, name = coalesce($3, name) WHERE id = $1 AND ($11::bigint IS NULL OR version = $11 AND pg_try_advisory_xact_lock($12)) RETURNING version),
            settled AS (UPDATE journal SET state = CASE $4 WHEN 'act' THEN 'dropped' WHEN 'undo' THEN 'undone' ELSE 'done' END
                        WHERE project_id = $1 AND CASE $4 WHEN 'act' THEN sheet_id IS NOT DISTINCT FROM $2 AND act = 'act' AND state = 'undone'
                                                  ELSE number = $5 END)
@@ -104,7 +105,8 @@ module Store
         deltas,
         request&.id,
         request&.answer&.to_json,
-        from
+        from,
+        Project.lock_key(@project_id)
       ]
       row = connection.exec_query(RECORD, "record", values).first
       raise_missing(from) unless row

@@ -19,10 +19,13 @@ module Drawings
     def svg(set, sheet_id, findings: [], only: nil, images: nil, ground: "paper")
       scene = Basalt::Drawing::Scene.new(set, sheet_id, findings:, images:)
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
-      bare = Basalt::Drawing::SVG.document(scene, description: "")
       reading = only ? "" : Basalt::Statements::Unparser.new(set).sentences(sheet_id).flat_map(&:last).join(". ")
-      on(ground, Basalt::Drawing::SVG.document(scene, description: reading, faces: Fonts.rules(bare.scan(/>([^<]+)</).join.chars.uniq)))
+      on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |drawn| Fonts.rules(characters(drawn)) })
     end
+
+    # @param drawn [String] SVG
+    # @return [Array<String>] what its words are written with
+    def characters(drawn) = drawn.scan(/>([^<]+)</).join.chars.uniq
 
     # What is filled with the paper's colour has that of the ground.
     def on(ground, svg) = ground == "paper" ? svg : svg.gsub(Basalt::Drawing::Pens::PAPER, GROUNDS.fetch(ground))

@@ -127,6 +127,7 @@ module Web
 
           id = Acting.new_id(draft, proposed)
           draft.apply(Basalt::Change::Join.new(one_id: one, other_id: other, kind:, id:))
+          draft.apply(sheet.notation.proposed(draft, draft.element(id)))
           id
         end
 

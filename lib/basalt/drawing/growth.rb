@@ -8,9 +8,9 @@ module Basalt
     class Growth
       # Of larger sheets the arrangement is left to people: it would take longer than they wait.
       MOST = 240
-      # Up to this many things every act is looked at; of larger sheets those that bring it on by a quarter.
-      ALWAYS = 50
-      PORTION = 4
+      # Up to this many things and lines every act is looked at; of larger sheets those that bring it on by a tenth.
+      ALWAYS = 130
+      PORTION = 1.1
       # How many times worse in any respect it may be before things move; and beyond that, so that a
       # small sheet does not move for a single crossing or bend.
       WORSE = 1.15
@@ -27,7 +27,7 @@ module Basalt
 
       # @return [Boolean] whether it was laid out afresh
       def settle
-        return false unless grown? && small? && due? && free?
+        return false unless grown? && due? && small? && free?
 
         standing = quality(@draft)
         mingled = mingled?(@draft)
@@ -51,18 +51,17 @@ module Basalt
           @draft.elements.differences.any? { |_, before, after| [before, after].compact.any?(&:relation?) && before&.ends != after&.ends }
       end
 
-      # Counting first what costs little: most acts on a sheet that is no longer small go no further.
-      def small? = placed_in(@draft).between?(2, MOST * 3) && things.between?(2, MOST)
+      # No further than it matters.
+      def small?
+        placed_in(@draft).between?(2, MOST * 3) &&
+          @draft.placed_on(@sheet_id).reject(&:relation?).first(MOST + 1).length.between?(2, MOST)
+      end
 
       def free? = placements.none? { |placement| placement.by_hand || placement.pinned || placement.kept? || Affected.closed?(placement) }
 
-      def due?
-        portion = things <= ALWAYS ? 1 : things / PORTION
-        placed_in(@draft) / portion != placed_in(@draft.base) / portion || portion == 1
-      end
+      def due? = placed_in(@draft) <= ALWAYS || portions(@draft) != portions(@draft.base)
+      def portions(set) = Math.log([placed_in(set), 1].max, PORTION).floor
 
-      # No further than it matters.
-      def things = @things ||= @draft.placed_on(@sheet_id).reject(&:relation?).first(MOST + 1).length
       def placed_in(set) = set.placed_count(@sheet_id)
       def placements = @placements ||= @draft.placements_on(@sheet_id)
 

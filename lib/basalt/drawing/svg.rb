@@ -33,17 +33,20 @@ module Basalt
       #
       # @param scene [Scene, Excerpt] with +items+ and the +bounds+ to show
       # @param description [String] the reading, for those who cannot see it
-      # @param faces [String] font-face rules to go with it
-      def document(scene, description:, faces: "")
+      # @yieldparam drawn [String] all that is drawn
+      # @yieldreturn [String] font-face rules to go with it
+      def document(scene, description:)
         view = Shapes.numbers(*scene.bounds.then { |box| [box.x, box.y, box.w, box.h] }).split
         defined, items = shared(scene.items.reject { |item| item.type == Scene::WAITING })
+        drawn = layers(items)
+        faces = block_given? ? yield(drawn) : ""
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(" ")}" role="img" aria-labelledby="title desc">
           <title id="title">#{escape(scene.sheet.name)}</title>
           <desc id="desc">#{escape(description)}</desc>
           <style>#{faces}#{Pens.stylesheet}</style>
-          #{defined}#{layers(items)}
+          #{defined}#{drawn}
           </svg>
         SVG
       end
