@@ -3,6 +3,7 @@
 require_relative "../config/load"
 require_relative "../test/support/generated_network"
 require_relative "../test/support/at_once"
+require_relative "cabling"
 require_relative "graphs"
 require_relative "growth"
 require_relative "large"
@@ -44,6 +45,7 @@ class Bench
   # Only what is named, where something is.
   def measure
     return warm_up.then { ListsBench.new(&plain).run } if ARGV == ["lists"]
+    return warm_up.then { CablingBench.new(&plain).run } if ARGV == ["cabling"]
     return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
 
     puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
@@ -54,6 +56,7 @@ class Bench
     SchemaBench.new(&plain).run
     SourceBench.new(&plain).run
     ListsBench.new(&plain).run
+    CablingBench.new(&plain).run
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/core_helper"
+require_relative "../support/generated_cabling"
 require_relative "../support/generated_entities"
 
 # After any acts, what was found before and looked at again near what was touched is what looking at everything afresh finds.
@@ -9,6 +10,7 @@ class FoundAgainTest < Minitest::Test
 
   ACTS = 45
   WORDS = ["Tank level", "price", "valve_code", "Assess leak", "site town", "the report", "x y"].freeze
+  PORTS = [nil, "1", "eth0", "1/1", "2-1", "up1", "1/up01", "x"].freeze
 
   def test_findings_of_the_sample_are_the_same_looked_at_again_or_afresh
     text = File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__))
@@ -17,6 +19,10 @@ class FoundAgainTest < Minitest::Test
 
   def test_findings_of_networks_are_the_same_looked_at_again_or_afresh
     6.times { |seed| compare(model(GeneratedNetwork.new(seed, subnets: 3, things: 6).text), Random.new(seed), "network, seed #{seed}") }
+  end
+
+  def test_findings_of_wirings_are_the_same_looked_at_again_or_afresh
+    6.times { |seed| compare(model(GeneratedCabling.new(seed, switches: 3, servers: 4).text), Random.new(seed), "wiring, seed #{seed}") }
   end
 
   def test_findings_of_entities_are_the_same_looked_at_again_or_afresh
@@ -73,7 +79,7 @@ class FoundAgainTest < Minitest::Test
   # @return [String, nil] what was done, where it could be
   def act(draft, random)
     element = draft.elements.each.to_a.sample(random:)
-    name = %i[remove rename fact take_off show rejoin duplicate container].sample(random:)
+    name = %i[remove rename fact take_off show rejoin port duplicate container].sample(random:)
     send(name, draft, element, random)
     draft.effect.empty? ? nil : "#{name} #{element.kind} #{element.name}"
   rescue Basalt::Mistake
@@ -89,7 +95,8 @@ class FoundAgainTest < Minitest::Test
       case field.type
       when :flag then [true, nil].sample(random:)
       when :choice then field.choices.sample(random:)
-      else [*WORDS, nil, "real", "10.20.4.0/23", "10.20.4.31"].sample(random:)
+      else [*WORDS, nil, "real", "10.20.4.0/23", "10.20.4.31", "1-4 copper 1G; up1-up2 fibre", "10G", "3", "500",
+            "PORT.MEMBER"].sample(random:)
       end
     draft.apply(Change::Set.new(id: element.id, fact: field.name, value:))
   end
@@ -108,6 +115,12 @@ class FoundAgainTest < Minitest::Test
     role = element.ends.map(&:role).sample(random:) or return
     like = draft.element(element.target(role))
     draft.apply(Change::Rejoin.new(id: element.id, role:, target_id: draft.of_kind(like.kind).sample(random:).id))
+  end
+
+  def port(draft, element, random)
+    return unless element.kind == "link"
+
+    draft.apply(Change::SetEnd.new(id: element.id, role: element.ends.sample(random:).role, facts: { "port" => PORTS.sample(random:) }))
   end
 
   def duplicate(draft, element, _)

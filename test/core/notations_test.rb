@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/core_helper"
+require_relative "../support/generated_cabling"
 require_relative "../support/generated_entities"
 require_relative "../support/generated_levels"
 require "nokogiri"
@@ -15,7 +16,8 @@ class NotationsTest < Minitest::Test
   TEXTS =
     (
       [["sample", SAMPLE]] + Array.new(3) { |seed| ["entities #{seed}", GeneratedEntities.new(seed).text] } +
-        Array.new(2) { |seed| ["network #{seed}", GeneratedNetwork.new(seed, subnets: 3, things: 5).text] }
+        Array.new(2) { |seed| ["network #{seed}", GeneratedNetwork.new(seed, subnets: 3, things: 5).text] } +
+        Array.new(2) { |seed| ["wiring #{seed}", GeneratedCabling.new(seed, switches: 4, servers: 6).text] }
     ).freeze
 
   WAYS = {}

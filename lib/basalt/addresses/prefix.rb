@@ -36,6 +36,9 @@ module Basalt
       # Two ends and nothing between them: /31 (RFC 3021), /127 (RFC 6164), and the older /30 and /126.
       def point_to_point? = open_bits.between?(1, 2)
 
+      # One address alone, as of a loopback: /32 and /128.
+      def single? = open_bits.zero?
+
       # Numbers that no interface may have. Version 4: network and broadcast (RFC 1122, 3.2.1.3),
       # but not in /31 (RFC 3021) and /32. Version 6 has no broadcast; its lowest is the
       # subnet's routers' anycast address (RFC 4291, 2.6.1), but not in /127 (RFC 6164) and /128.

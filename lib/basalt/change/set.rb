@@ -14,6 +14,7 @@ module Basalt
 
         Uniqueness.check(draft, altered)
         draft.put(:elements, altered)
+        element.description.fields[fact]&.along&.call(draft, element, altered)
       end
 
       private

@@ -18,7 +18,7 @@ module Basalt
       GRAPHITE = "#4A4E53"
 
       # Attributes of shapes.
-      LINES = {
+      BASIC = {
         outline: {
           :fill => PAPER,
           :stroke => BASALT,
@@ -135,6 +135,36 @@ module Basalt
           "stroke-width" => 1.25,
           "stroke-dasharray" => "12 3 2 3"
         },
+        multimode: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "12 3 4 3"
+        },
+        single_mode: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "24 4"
+        },
+        power: {
+          :fill => "none",
+          :stroke => OCHRE,
+          "stroke-width" => 1.5,
+          "stroke-dasharray" => "4 2"
+        },
+        # Across a line, where somebody else's side begins.
+        border: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-width" => 3
+        },
+        # A cable over which nothing is decided yet.
+        open_line: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-width" => 0.75
+        },
         bus: {
           :fill => "none",
           :stroke => TIDE,
@@ -203,6 +233,15 @@ module Basalt
           fill: PAPER
         }
       }.freeze
+
+      # The same line of something fast.
+      FAST = 2.5
+      LINES =
+        BASIC
+          .merge(
+            %i[line fibre radio coax multimode single_mode].to_h { |pen| [:"fast_#{pen}", BASIC[pen].merge("stroke-width" => FAST)] }
+          )
+          .freeze
 
       SEAMS = { slate: SLATE, ochre: OCHRE, rust: RUST, lichen: LICHEN, tide: TIDE, amethyst: AMETHYST, graphite: GRAPHITE }.freeze
 

@@ -4,11 +4,13 @@ module Basalt
   module Model
     # One fact that a kind can carry: its name, type and the values allowed.
     # +type+ is one of +:text+, +:word+, +:integer+, +:flag+, +:choice+, +:pattern+ (one of the
-    # choices, or what the range, an expression, matches), +:address+, +:prefix+.
+    # choices, or what the range, an expression, matches), +:address+, +:prefix+, +:read+.
     # An +internal+ one is kept by acts of its own, and is in no form. An +own+ one says where just this
     # element comes from: a copy does not get it.
-    # Elements are found by the value of an +indexed+ one.
-    Field = Value.of(:name, :type, :label, :choices, :range, :internal, :own, :indexed) do
+    # Elements are found by the value of an +indexed+ one. What a +:read+ one keeps is what its +reader+ makes of a text.
+    # +along+ is called with the draft, the element as it was and as it is whenever one becomes another, and alters what has to
+    # follow.
+    Field = Value.of(:name, :type, :label, :choices, :range, :internal, :own, :indexed, :reader, :along) do
       # Takes a value from a person or a file.
       #
       # @param value [Object, nil] nil clears the fact

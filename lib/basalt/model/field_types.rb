@@ -38,6 +38,7 @@ module Basalt
             raise BadFact, "#{field.title} is one of #{field.choices.join(', ')}, or such as 2 to 7, not “#{Names.short(text)}”"
           text
         },
+        read: ->(field, text) { field.reader.call(Names.clean(text, limit: 2000)) },
         address: ->(_field, text) { Addresses.address(text).to_s },
         prefix: ->(_field, text) { Addresses.prefix(text).to_s }
       }.freeze

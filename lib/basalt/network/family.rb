@@ -8,15 +8,49 @@ module Basalt
       module_function
 
       def kinds = Kinds::ALL
-      def notations = [Notation::Logical.new]
+      def notations = [Notation::Logical.new, Notation::Physical.new]
       def forms = Sentences::FORMS
       def qualities = Sentences::QUALITIES
       def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
 
-      def checks
-        [Checks::AddressUsedTwice, Checks::AddressOutsideSubnet, Checks::ReservedAddress, Checks::SubnetsOverlap, Checks::NameUsedTwice,
-         Checks::NoGateway, Checks::AddressMissing, Checks::NothingAttached, Checks::SingleWayOut]
+      def checks = logical + cabling
+
+      def logical
+        [
+          Checks::AddressUsedTwice,
+          Checks::AddressOutsideSubnet,
+          Checks::ReservedAddress,
+          Checks::SubnetsOverlap,
+          Checks::NameUsedTwice,
+          Checks::NoGateway,
+          Checks::AddressMissing,
+          Checks::NothingAttached,
+          Checks::SingleWayOut,
+          Checks::CutOff,
+          Checks::GatewayDoesNotForward,
+          Checks::PartOutsideItsWhole,
+          Checks::VlanUsedTwice,
+          Checks::ReservedBlock
+        ]
+      end
+
+      def cabling
+        [
+          Checks::PortUsedTwice,
+          Checks::PortDoesNotExist,
+          Checks::MediumDoesNotFit,
+          Checks::SpeedDoesNotFit,
+          Checks::CableToItself,
+          Checks::PortUndecided,
+          Checks::TooLong,
+          Checks::ParallelWithoutBundle,
+          Checks::NotDualHomed,
+          Checks::SingleFeed,
+          Checks::HostNameBreaksRule,
+          Checks::OwnerUnclear,
+          Checks::LogicalDisagrees
+        ]
       end
     end
   end

@@ -4,37 +4,21 @@ module Basalt
   module Network
     # What exists in a network.
     module Kinds
-      ROLES = [
-        "router",
-        "switch",
-        "firewall",
-        "server",
-        "storage",
-        "workstation",
-        "phone",
-        "access point",
-        "controller",
-        "sensor",
-        "printer",
-        "patch panel",
-        "load balancer",
-        "modem",
-        "ups",
-        "power strip",
-        "device"
-      ].freeze
+      ROLES = Roles::ALL
 
       # Roles that pass on what is not for themselves.
       FORWARDING = ["router", "switch", "firewall", "access point", "patch panel", "load balancer", "modem"].freeze
 
       OUTSIDES = %w[internet provider].freeze
-      LEVELS = %w[country site building room rack].freeze
-      MEDIA = %w[copper fibre radio coax].freeze
+      LEVELS = %w[country site building floor room row rack].freeze
+      MEDIA = Cabling::Medium::ALL
 
       # What can stand at the end of a link or be attached to a subnet.
       JOINED = %w[device outside place].freeze
 
       def self.field(name, type, **rest) = Model::Field.new(name:, type:, **rest)
+      # What has its columns first, in this order; what is added to the kind comes behind.
+      def self.titled(*names, **others) = names.to_h { |name| [name, name] }.merge(others.transform_keys(&:to_s))
       def self.nouns(words, fact) = words.to_h { |word| [word, { fact => word }] }
 
       ALL = [
@@ -46,7 +30,13 @@ module Basalt
           containers: ["place"],
           brief: ["role"],
           distinct_by: ["role"],
-          fields: [field("role", :choice, choices: ROLES), field("planned", :flag)]
+          columns: titled("name", "role", "planned", "note", "container" => "in", "assumed" => "assumed"),
+          fields: [
+            field("role", :choice, choices: ROLES),
+            field("members", :integer, range: 1..32, along: Cabling::Relabelling.method(:unit)),
+            field("ports", :read, reader: Cabling::PortGroups.method(:normal)),
+            field("planned", :flag)
+          ]
         ),
         Model::Kind.new(
           name: "outside",
@@ -81,7 +71,7 @@ module Basalt
           brief: %w[prefix vlan],
           fields: [
             field("prefix", :prefix),
-            field("vlan", :integer, range: 1..4094),
+            field("vlan", :integer, range: 1..4094, indexed: true),
             field("space", :word, label: "address space"),
             field("isolated", :flag),
             field("planned", :flag)
@@ -101,7 +91,19 @@ module Basalt
           name: "link",
           plural: "links",
           brief: %w[medium speed circuit],
-          end_fields: [field("port", :word)],
+          columns:
+            titled(
+              "end one" => "one",
+              "port of one" => "one port",
+              "end other" => "other",
+              "port of other" => "other port",
+              **titled("circuit", "medium", "speed", "label", "planned", "note", "assumed")
+            ),
+          end_fields: [
+            field("port", :word),
+            field("vlan", :integer, range: Cabling::Vlans::RANGE),
+            field("tagged", :read, reader: Cabling::Vlans.method(:normal), label: "tagged VLANs")
+          ],
           ends: {
             "one" => JOINED,
             "other" => JOINED
@@ -110,8 +112,11 @@ module Basalt
             field("circuit", :word),
             field("medium", :choice, choices: MEDIA),
             field("speed", :word),
+            field("length", :integer, label: "length in m", range: 1..200_000),
             field("label", :text),
-            field("planned", :flag)
+            field("bundle", :word),
+            field("planned", :flag),
+            field("laid", :flag)
           ]
         ),
         Model::Kind.new(
@@ -122,6 +127,37 @@ module Basalt
             "member" => ["device"]
           },
           fields: [field("address", :address, indexed: true)]
+        ),
+        Model::Kind.new(
+          name: Cabling::Models::KIND,
+          plural: "models",
+          nouns: {
+            Cabling::Models::KIND => {}
+          },
+          fields: [
+            field("members", :integer, range: 1..32, along: Cabling::Relabelling.method(:unit)),
+            field("ports", :read, reader: Cabling::PortGroups.method(:normal))
+          ]
+        ),
+        Model::Kind.new(
+          name: Cabling::Models::RELATION,
+          plural: "models of units",
+          end_fields: [field("slot", :integer, range: 0..99)],
+          ends: {
+            "unit" => ["device"],
+            "model" => [Cabling::Models::KIND]
+          }
+        ),
+        Model::Kind.new(
+          name: Cabling::Rules::KIND,
+          plural: "rules of cabling",
+          nouns: {
+            Cabling::Rules::KIND => {}
+          },
+          default_names: {
+            Cabling::Rules::KIND => Cabling::Rules::KIND
+          },
+          fields: Cabling::Rules::FIELDS
         ),
         Model::Kind.new(name: "ownership", plural: "ownerships", ends: { "owned" => ["device"], "owner" => ["outside"] })
       ].freeze

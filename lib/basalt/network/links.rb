@@ -22,7 +22,7 @@ module Basalt
 
         spoken = Statements::Grammar.qualities("link").flat_map { |quality| quality.tell(unparser, link) }
         spoken << times(alike.length) if alike.length > 1
-        [unparser.say(*ends(unparser, link), *spoken.flat_map { |parts| [:comma, *parts] })]
+        [unparser.say(*ends(unparser, link), *spoken.flat_map { |parts| [:comma, *parts] }), *Cabling::Vlans.tell(unparser, link)]
       end
 
       # A speed without a medium is said by itself.
@@ -46,7 +46,7 @@ module Basalt
         set
           .relations_of(link.ends.first.target_id, "link")
           .select do |other|
-            mark(other.ends) == mark(link.ends) && other.facts == link.facts && other.ends.map(&:target_id) == link.ends.map(&:target_id)
+            mark(other.ends) == mark(link.ends) && other.facts == link.facts && other.ends == link.ends
           end
       end
 

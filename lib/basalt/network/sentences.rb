@@ -12,9 +12,16 @@ module Basalt
         address: Statements::WordSlot.new(ADDRESS, "an address such as .20, 10.20.4.20 or ?", quoted: false),
         prefix: Statements::WordSlot.new(%r{\A[\dA-Fa-f.:]+/\d+\z}, "a prefix such as 10.20.4.0/24", stops: true, quoted: false),
         height: Statements::WordSlot.new(/\A\d{1,2}U\z/, "a height such as 42U", stops: true, quoted: false) { |text| text.to_i },
-        medium: Statements::WordSlot.new(/\A(#{Kinds::MEDIA.join("|")})\z/, Kinds::MEDIA.join(", "), stops: true, quoted: false),
+        medium: Statements::WordSlot.new(/\A(#{Kinds::MEDIA.join("|")})\z/, "a medium such as copper", stops: true, quoted: false),
         speed: Statements::WordSlot.new(/\A\S+\z/, "a speed such as 10G"),
-        port: PortSlot.new
+        port: PortSlot.new,
+        units: UnitsSlot.new,
+        numbers: Cabling::NumbersSlot.new,
+        steps: Statements::WordSlot.new(/\A[+-]?\d{1,5}\z/, "how many, such as 1 or -1", quoted: false) { |text| text.to_i },
+        length: Statements::WordSlot.new(/\A\d{1,6}m\z/, "a length such as 12m", stops: true, quoted: false) { |text| text.to_i },
+        port_names: Statements::WordSlot.new(/\A\S+\z/, "ports such as 1-24", quoted: false),
+        port_speed: Statements::WordSlot.new(Cabling::Speed::PATTERN, "a speed such as 10G", quoted: false),
+        pluggable: Statements::WordSlot.new(/\Apluggable\z/, "“pluggable”", quoted: false)
       }.freeze
 
       def self.quality(...) = Statements::Quality.new(...)
@@ -74,6 +81,7 @@ module Basalt
       COUNT = quality("link", "<times:integer> times", take: ->(*) {}, tell: ->(*) { [] })
       WORDED_COUNTS = COUNTS.map { |words, _| quality("link", words, take: ->(*) {}, tell: ->(*) { [] }) }
       LABEL = quality("link", "label <label:word>")
+      LENGTH = quality("link", "<length:length>", tell: ->(_teller, link) { link["length"] ? [["#{link["length"]}m"]] : [] })
       MEDIUM =
         quality(
           "link",
@@ -94,12 +102,19 @@ module Basalt
         quality("subnet", "isolated", fact: "isolated"),
         quality("subnet", "planned", fact: "planned"),
         quality("device", "planned", fact: "planned"),
+        quality(["device", Cabling::Models::KIND], "<members:integer> members|member"),
+        *Cabling::Sentences::MODELS,
+        *Cabling::PortGroup::USES.map { |use| Cabling::Sentences.ports(use) },
+        *Cabling::Sentences::RULES,
         quality("attachment", "gateway", fact: "gateway"),
         quality("attachment", "interface <interface:word>"),
         quality("attachment", "planned", fact: "planned"),
         quality("link", "circuit <circuit:word>"),
         quality("link", "speed <speed:word>", tell: ->(unparser, link) { Links.bare_speed(unparser, link) }),
         quality("link", "planned", fact: "planned"),
+        quality("link", "laid", fact: "laid"),
+        quality("link", "bundle <bundle:word>"),
+        LENGTH,
         MEDIUM,
         LABEL,
         *WORDED_COUNTS,
@@ -115,6 +130,10 @@ module Basalt
         Statements::Form.new(
           "gateway shared by <members:things(device)> [on <subnet:thing(subnet)>] at <address:address>"
         ) { |context, said| Attaching.share(context, said) },
+        *Cabling::Sentences::FORMS,
+        Statements::Form.new("uplink <units:units> to <other:thing(device)> {link}") do |context, said|
+          Cabling::Uplinks.plan(context, said)
+        end,
         Statements::Form.new("<one:#{JOINED}> [<one_port:port>] to <other:#{JOINED}> [<other_port:port>] {link}") do |context, said|
           Links.join(context, said)
         end
@@ -124,7 +143,8 @@ module Basalt
         "attachment" => ->(unparser, element) { Attaching.tell(unparser, element) },
         "shared gateway" => ->(unparser, element) { Attaching.tell_shared(unparser, element) },
         "link" => ->(unparser, element) { Links.tell(unparser, element) },
-        "ownership" => ->(_teller, _element) { [] }
+        "ownership" => ->(_teller, _element) { [] },
+        Cabling::Models::RELATION => ->(_teller, _element) { [] }
       }.freeze
     end
   end

@@ -28,9 +28,11 @@ module Basalt
       end
 
       # @param lines [Array<Model::Element>] links and attachments; all of the set where none are given
-      def initialize(set, lines = set.of_kind(*LINES))
+      # @param planned [Boolean] whether what is planned counts as there
+      def initialize(set, lines = set.of_kind(*LINES), planned: true)
         @set = set
-        @next = Hash.new { |hash, node| hash[node] = [] }
+        @next, @beside = Array.new(2) { Hash.new { |hash, node| hash[node] = [] } }
+        lines = lines.reject { |line| planned?(line) } unless planned
         lines.each { |line| line.kind == "link" ? link(line) : join(line.target("thing"), line.target("subnet")) }
       end
 
@@ -47,9 +49,48 @@ module Basalt
         end
       end
 
+      # @return [Array<Array<String>>] ids of the things that hang together and have no way to the outside at all; none where there
+      #   is no outside
+      def islands
+        return [] unless @next.key?(OUTSIDE)
+
+        reached = reached_from([OUTSIDE])
+        seen = Set.new
+        @beside.keys.reject { |node| reached.include?(node) || node == OUTSIDE }.filter_map do |node|
+          next if seen.include?(node)
+
+          island = together(node, reached)
+          seen.merge(island)
+          island.select { |id| thing?(id) }
+        end
+      end
+
       private
 
       attr_reader :set
+
+      # A line is there when it and both its ends are.
+      def planned?(line) = line["planned"] || line.targets.any? { |id| set.element(id)&.[]("planned") }
+
+      def reached_from(waiting)
+        found = Set.new
+        while (node = waiting.pop)
+          waiting.concat(@next.fetch(node, [])) if found.add?(node)
+        end
+        found
+      end
+
+      # What hangs together, whichever way traffic goes.
+      def together(start, reached)
+        found = Set.new
+        waiting = [start]
+        while (node = waiting.pop)
+          next if reached.include?(node) || node == OUTSIDE
+
+          waiting.concat(@beside[node]) if found.add?(node)
+        end
+        found
+      end
 
       def link(link)
         one, other = link.targets
@@ -64,6 +105,8 @@ module Basalt
       def join(one, other)
         from = node(one)
         to = node(other)
+        @beside[from] << to
+        @beside[to] << from
         @next[from] << to if carries?(from)
         @next[to] << from if carries?(to)
         true
@@ -79,8 +122,20 @@ module Basalt
       end
 
       def forwarding?(element) = element.kind == "device" && Kinds::FORWARDING.include?(element["role"])
-      def thing?(node) = node != OUTSIDE && %w[device place].include?(set.element(node)&.kind)
-      def culprit?(node) = node != OUTSIDE && (set.element(node).kind == "link" || forwarding?(set.element(node)))
+
+      # A panel loses nothing itself.
+      def thing?(node)
+        element = node != OUTSIDE && set.element(node) or return false
+        element.kind == "place" || (element.kind == "device" && element["role"] != "patch panel")
+      end
+
+      # Of a stack one member is lost, and the others go on.
+      def culprit?(node)
+        return false if node == OUTSIDE
+
+        element = set.element(node)
+        element.kind == "link" || (forwarding?(element) && Cabling::Ports.of(set, element).told_members < 2)
+      end
     end
   end
 end

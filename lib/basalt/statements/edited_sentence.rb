@@ -53,7 +53,12 @@ module Basalt
 
         element = draft.element(id)
         rename(draft, element, instead) if form.declares
-        said.fetch(:qualities, []).each { |quality, _| quality.clear(context(draft), draft.element(id)) }
+        again = instead.fetch(:qualities, []).map(&:first)
+        said
+          .fetch(:qualities, [])
+          .map(&:first)
+          .reject { |quality| quality.replaced? && again.include?(quality) }
+          .each { |quality| quality.clear(context(draft), draft.element(id)) }
         clear(draft, element) if element.relation?
       end
 

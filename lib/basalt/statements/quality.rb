@@ -46,6 +46,9 @@ module Basalt
         facts.each { |fact| context.set(element.id, fact, nil) }
       end
 
+      # @return [Boolean] whether saying it once more leaves nothing of what was said before
+      def replaced? = @take.nil? && nodes.grep(Pattern::Maybe).empty?
+
       # @return [Array<Array>] for each time it is to be said, the parts to say
       def tell(unparser, element)
         return @tell.call(unparser, element) if @tell

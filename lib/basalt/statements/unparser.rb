@@ -114,10 +114,10 @@ module Basalt
 
       # What another sheet draws as a line, and this one does not, is told there.
       def told_elsewhere?(sheet_id, relation)
-        return false if set.sheets[sheet_id].notation.lines.include?(relation.kind)
+        return false if set.sheets[sheet_id].notation.draws_line?(set, relation)
 
         @drawing ||= Hash.new { |table, kind| table[kind] = set.sheet_list.select { |sheet| sheet.notation.lines.include?(kind) } }
-        @drawing[relation.kind].any? { |sheet| set.drawn_between?(sheet.id, relation) }
+        @drawing[relation.kind].any? { |sheet| sheet.notation.draws_line?(set, relation) && set.drawn_between?(sheet.id, relation) }
       end
 
       # What stands on no sheet is told before the first.
@@ -158,8 +158,11 @@ module Basalt
         [thing.noun, name(thing.name)]
       end
 
+      # A number right behind a name would be read as part of it.
       def joined(qualities)
-        qualities.each_with_index.flat_map { |parts, index| index.zero? ? parts : [:comma, *parts] }
+        qualities.each_with_index.flat_map do |parts, index|
+          index.zero? && !parts.first.to_s.match?(/\A\d+\z/) ? parts : [:comma, *parts]
+        end
       end
 
       def emphasis(sheet_id, thing)

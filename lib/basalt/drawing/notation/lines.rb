@@ -31,6 +31,11 @@ module Basalt
         # @return [Layout::Terminal] where it can end
         def part_terminal(set, thing, placement, _part, line) = terminal(set, thing, placement, line)
 
+        # What is proposed of a line that somebody drew from thing to thing and said no more of.
+        #
+        # @return [Array<Object>] changes
+        def proposed(_set, _line) = []
+
         # What of other placements has to follow when lines are attached to them.
         #
         # @return [Hash{String => Hash}] for each element id what its placement becomes

@@ -25,7 +25,7 @@ module Basalt
         def plan = analysis[Addressing]
 
         def wanting?(subnet)
-          return false if subnet["isolated"] || plan.prefix(subnet)&.point_to_point?
+          return false if subnet["isolated"] || plan.prefix(subnet)&.then { |prefix| prefix.point_to_point? || prefix.single? }
 
           on = plan.attached(subnet)
           on.any? && on.none?(&:gateway?) && set.relations_of(subnet.id, "shared gateway").empty?

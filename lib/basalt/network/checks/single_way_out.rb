@@ -3,34 +3,50 @@
 module Basalt
   module Network
     module Checks
-      # A thing or circuit whose loss cuts others off from the outside.
+      # A thing or circuit whose loss cuts others off from the outside: as things are today, and as they will be when what is
+      # planned is there.
       class SingleWayOut < Basalt::Checks::Check
         LOOKED_AT = %w[device link place subnet].freeze
-        rule "single-way-out", :warning, reads: %w[attachment link device outside place subnet], each: LOOKED_AT, wide: true
+        # What tells how many members a unit has.
+        MODELS = [Cabling::Models::KIND, Cabling::Models::RELATION].freeze
+        rule "single-way-out", :warning, reads: %w[attachment link device outside place subnet] + MODELS, each: LOOKED_AT, wide: true
         NAMED = 5
 
         # A line far away may be the other way out.
-        def self.reached(analysis, touched) = WaysOut.joined(analysis.set, touched.ids)
+        def self.reached(analysis, touched)
+          return analysis.set.of_kind(*LOOKED_AT).to_set(&:id) if touched.kinds.intersect?(MODELS)
+
+          WaysOut.joined(analysis.set, touched.ids)
+        end
 
         def among(elements)
           lines = elements.select { |one| one.kind == "link" }
           attachments = elements.select { |one| one.kind == "subnet" }.flat_map { |subnet| set.relations_of(subnet.id, "attachment") }
-          @single = WaysOut.new(set, lines + attachments).single
+          @today, @later = [false, true].map { |planned| WaysOut.new(set, lines + attachments, planned:).single }
         end
 
         def about(culprit)
-          cut = @single.key?(culprit.id) && @single[culprit.id] or return []
+          today, later = [@today, @later].map { |single| single.fetch(culprit.id, []) }
+          return [] if today.empty? && later.empty?
+
+          cut = today | later
           [
             finding(
               culprit.id,
-              "#{title(culprit)} is a single way out",
-              "Without it #{names(cut)} #{cut.one? ? "loses" : "lose"} the outside.",
+              "#{title(culprit)} #{today.empty? ? "will be" : "is"} a single way out",
+              "Without it #{names(cut)} #{cut.one? ? "loses" : "lose"} the outside#{when_of(today, later)}.",
               also: cut
             )
           ]
         end
 
         private
+
+        def when_of(today, later)
+          return ", once what is planned is there" if today.empty?
+
+          later.empty? ? ", until what is planned is there" : ""
+        end
 
         def title(culprit)
           return culprit.name unless culprit.relation?

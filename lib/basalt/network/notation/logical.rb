@@ -28,6 +28,9 @@ module Basalt
         def boundaries = %w[place]
         def examples = ["router edge-01", "subnet Plant 10.20.4.0/24, vlan 40", "edge-01 on Plant at .1, gateway"]
 
+        # How subnets are made of cables is told on the sheets of these; what a carrier provides is part of both.
+        def draws_line?(set, relation) = super && !(relation.kind == "link" && cabling?(set, relation))
+
         def chips
           [
             %w[router r],
@@ -43,10 +46,10 @@ module Basalt
           ]
         end
 
-        def size(_set, thing)
+        def size(set, thing)
           return Bus.label_width(thing) + 60, Bus::THICK if thing.kind == "subnet"
 
-          [Drawing::Slab.width(thing.name, line(thing)), Drawing::Slab::HEIGHT]
+          [Drawing::Slab.width(thing.name, line(set, thing)), Drawing::Slab::HEIGHT]
         end
 
         # A bus is as long as what stands on it needs.
@@ -62,7 +65,7 @@ module Basalt
         end
 
         # The second line of a slab.
-        def line(thing) = thing.noun == thing.name ? "outside" : thing.noun
+        def line(_set, thing) = thing.noun == thing.name ? "outside" : thing.noun
 
         def labels(set, relation)
           relation.kind == "attachment" ? [attachment_label(set, relation), *shared_label(set, relation)] : link_labels(relation)
@@ -74,7 +77,7 @@ module Basalt
           Drawing::Slab.shapes(
             placement.box,
             name: thing.name,
-            line: line(thing),
+            line: line(set, thing),
             glyph: thing.noun,
             seam: seam(thing),
             pen: outline(set, thing)
@@ -110,6 +113,9 @@ module Basalt
             .placements { |things, lines, sizes| LogicalLayout.new(self, set, things, lines, sizes).placements }
         end
 
+        # Room at the ends of lines for what stands there, px.
+        def strip = Layout::Layered::STRIP
+
         def seam(thing) = SEAMS.fetch(thing["role"], :graphite)
 
         def completed(set, element, fact, text)
@@ -139,6 +145,15 @@ module Basalt
         def reshape(set, sheet_id, relation) = relation.kind == "attachment" ? Bus.stretch(set, sheet_id, relation) : {}
 
         private
+
+        def cabling?(set, link)
+          return false if link["circuit"]
+
+          one, *others = link.targets.uniq.map { |id| set.sheets_of(id) }
+          return false if one.length < 2 || link.targets.any? { |id| set.element(id).kind == "outside" }
+
+          others.reduce(one, :&).any? { |id| set.sheets[id]&.notation_name == Physical::NAME }
+        end
 
         def outline(_set, thing)
           return :assumed if thing.assumed
