@@ -7,10 +7,20 @@ module Web
       module Extension
         module_function
 
-        def routes = [InventoryRoutes]
-        def panels = { openers: :inventory_opener }
+        def routes = [InventoryRoutes, CablingRoutes]
+
+        def panels =
+          {
+            facts: [:network_facts, Presenters::ElementPanel],
+            chosen: [:network_chosen, Presenters::ChosenPanel],
+            links: :cabling_links,
+            openers: :inventory_opener
+          }
+
         def tasks = { "inventory" => InventoryWork }
         def importers = [Importer]
+        def commands = { "schedule" => Commands::Schedule, "trace" => Commands::Trace, "neighbours" => Commands::Neighbours }
+        def answers_again = [:cabling_again]
       end
     end
   end
