@@ -79,6 +79,53 @@ class CommandLineTest < Minitest::Test
     assert_equal out, again
   end
 
+  # Large files are told by their size before anything reads them; what is said beside them is nobody's business by then.
+  def test_an_option_that_is_none_does_nothing_to_a_large_file
+    large = file("large.basalt", "# nothing\n" * 20_000)
+    _, err, status = basalt("check", large, "-delete")
+    assert_equal [2, true], [status.exitstatus, err.include?("invalid option: -delete")]
+    assert File.exist?(large)
+    assert_equal 0, basalt("check", large)[2].exitstatus
+  end
+
+  def test_schedules_are_printed_as_columns_and_as_csv
+    out, _, status = basalt("schedule", DEMO, "--thing", "acc-04")
+    assert_equal [0, 3], [status.exitstatus, out.lines.length]
+    assert_match(/\Afrom +from port .* state$/, out.lines.first)
+    assert_match(/^acc-04 +up2 .* core-01 +1\/up8 /, out)
+    csv, = basalt("schedule", DEMO, "--csv")
+    assert_equal csv.lines.length - 1, basalt("schedule", DEMO)[0].lines.length - 1
+    assert_equal "There are no cables.\n", basalt("schedule", file("none.basalt", "server a"))[0]
+    _, err, status = basalt("schedule", DEMO, "--thing", "core-1")
+    assert_equal [2, true], [status.exitstatus, err.include?("no thing called “core-1”; did you mean core-0")]
+  end
+
+  def test_traces_end_at_the_far_end_or_say_why_not
+    out, _, status = basalt("trace", DEMO, "scada-01 eth0")
+    assert_equal ["scada-01 eth0 -> pp-01 1 -> core-01 1/3\ncore-01 is reached\n", 0], [out, status.exitstatus]
+    out, _, status = basalt("trace", DEMO, "acc-01 9")
+    assert_equal ["acc-01 9\nnothing is plugged in there\n", 1], [out, status.exitstatus]
+    out, _, status = basalt("trace", DEMO, "scada-01", "--to", "desk-03")
+    assert_equal ["scada-01 -> Plant -> fw-01 -> Laboratory -> desk-03\n", 0], [out, status.exitstatus]
+    { "core-01 9/9" => /core-01 has no port 9\/9/, "core-01" => /Say a port of core-01/ }.each do |port, message|
+      _, err, status = basalt("trace", DEMO, port)
+      assert_equal 2, status.exitstatus
+      assert_match message, err
+    end
+  end
+
+  def test_neighbours_are_compared_and_written_into_the_plan
+    seen = [["1/20", "acc-02", "20"], ["1/up1", "acc-02", "up1"]]
+    entries = seen.map { |port, far, at| { name: port, chassis: [{ name: [{ value: far }] }], port: [{ descr: [{ value: at }] }] } }
+    table = file("n.json", JSON.generate(lldp: [{ interface: entries }]))
+    out, _, status = basalt("neighbours", DEMO, table, "--of", "core-01", "--to", file("plan.basalt"))
+    assert_equal ["adds: core-01 1/20 to acc-02 20 (a cable that the plan did not have)", 1], [out.lines.first.chomp, status.exitstatus]
+    assert_match(/^contradicts: core-01 1\/up1 to acc-02 up1/, out)
+    assert_match(/^core-01 1\/20 to acc-02 20, laid$/, File.read(file("plan.basalt")))
+    _, err, status = basalt("neighbours", DEMO, file("half.json", "{\"lldp\":[{"), "--of", "core-01")
+    assert_equal [2, true], [status.exitstatus, err.include?("only the beginning")]
+  end
+
   def test_drawings_are_written_and_the_same_each_time
     _, _, status = basalt("draw", DEMO, "--sheet", "Work orders", "--to", file("a.svg"))
     assert_equal 0, status.exitstatus

@@ -64,7 +64,8 @@ class ListsTest < Minitest::Test
     get "#{@path}/removal"
     assert_match(/stand on this sheet alone/, last_response.body)
     act "#{@path}/taken-away", elements: "yes"
-    assert_empty model_of(@project).named("historian")
+    assert_empty model_of(@project).named("Laboratory")
+    assert_equal 1, model_of(@project).named("historian").length
     refute_includes names, "Plant"
     6.times { act project_path("undo") }
     assert_equal before, rows(model_of(@project))

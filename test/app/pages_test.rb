@@ -69,7 +69,8 @@ class PagesTest < Minitest::Test
     act("taken-off", chosen: id_of("pe-01"))
     refute model_of(@project).shown?(@sheet.id, id_of("pe-01"))
     id = id_of("historian")
-    act("removed", chosen: id)
+    assert_match "Greyholm cabling", act("removed", chosen: id).to_html
+    act("removed", chosen: id, sure: "yes")
     assert_empty model_of(@project).named("historian")
   end
 

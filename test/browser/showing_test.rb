@@ -59,7 +59,12 @@ class ShowingTest < Minitest::Test
     thing("edge-01").click
     assert_css "#facts h2", text: "edge-01"
     page.send_keys("]")
+    assert_css ".where strong", text: "Greyholm cabling"
+    assert_css "#layer-things > g.chosen", text: "edge-01"
+    page.send_keys("]")
     assert_css "#answer", text: "no sheet further down"
+    page.send_keys("[")
+    assert_css ".where strong", text: PLANT
     page.send_keys("[")
     assert_css ".where strong", text: "Wide-area network"
     assert_css "#layer-things > g.chosen", text: "edge-01"

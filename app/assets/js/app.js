@@ -29,9 +29,9 @@ const page = document.getElementById("sheet-page");
 closeBandsOutside();
 sendOnce();
 new Source();
-const source = document.getElementById("source-page");
-// A source has no line on which a statement could be mended.
-if (source) new Act(source.dataset.source, { input: { value: "" }, close() {}, begin() {}, send() {} }).resume();
+// Other pages than a sheet's have no line on which a statement could be mended.
+const acting = document.getElementById("source-page")?.dataset.source ?? document.querySelector("[data-acts]")?.dataset.acts;
+if (acting) new Act(acting, { input: { value: "" }, close() {}, begin() {}, send() {} }).resume();
 if (page) {
   const line = new StatementLine();
   const act = new Act(page.dataset.sheet, line);
