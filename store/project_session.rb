@@ -142,6 +142,7 @@ module Store
         lambda do
           draft = Basalt::Change::Draft.new(set)
           yield draft
+          Basalt::Families.settle(draft)
           arrange(draft, sheet_id, tidy, by_hand)
           finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:, along:)
         end

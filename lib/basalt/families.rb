@@ -19,6 +19,12 @@ module Basalt
       def gather(part)
         (@gathered ||= {})[part] ||= all.flat_map(&part).freeze
       end
+
+      # What follows from all that an act does together, whichever way it did it.
+      #
+      # @param draft [Change::Draft] before it is arranged
+      # @raise [Mistake] where the act cannot stand
+      def settle(draft) = all.each { |family| family.settle(draft) if family.respond_to?(:settle) }
     end
   end
 end

@@ -17,6 +17,7 @@ export class Act {
     this.sheet = sheet;
     this.answers = new Answers();
     this.refusals = new Refused(line, sheet);
+    this.filling = new Map();
     this.waiting = document.getElementById("waiting");
     this.outbox = new Outbox(new Shelf(), {
       answered: (act, answer, more) => this.answered(act, answer, more),
@@ -102,7 +103,17 @@ export class Act {
 
   // Fills a place of the page; of several askings for one place the last counts.
   fill(target, path) {
-    return window.htmx.ajax("GET", `${this.sheet}/${path}`, { source: target, target, swap: "innerHTML" });
+    const filled = window.htmx.ajax("GET", `${this.sheet}/${path}`, { source: target, target, swap: "innerHTML" });
+    this.filling.set(target, filled);
+    return filled;
+  }
+
+  // Until what was asked for last stands there: whoever goes on at once does not meet what stood there before.
+  async filled(target) {
+    for (let last; last !== this.filling.get(target); ) {
+      last = this.filling.get(target);
+      await Promise.resolve(last).catch(() => undefined);
+    }
   }
 
   say(words, type = "done") {

@@ -71,7 +71,7 @@ export class Keys {
       n: () => this.nextFinding(),
       p: () => this.pin(),
       d: () => this.onSelection("duplicated"),
-      o: () => document.querySelector("#facts [data-collapse]")?.click(),
+      o: () => this.act.filled("#facts").then(() => document.querySelector("#facts [data-collapse]")?.click()),
       l: () => this.connect?.begin(),
       a: () => this.selection.alike(),
       c: () => this.selection.joined(),
@@ -103,7 +103,8 @@ export class Keys {
   }
 
   // To the next sheet further down, or up, on which what is selected stands too.
-  level(by) {
+  async level(by) {
+    await this.act.filled("#facts");
     const links = [...document.querySelectorAll(`#facts [data-depth="${by}"]`)];
     const next = by > 0 ? links[0] : links.at(-1);
     if (next) window.location.assign(next.href);

@@ -7,7 +7,7 @@ module Web
       module Extension
         module_function
 
-        def routes = [InventoryRoutes, CablingRoutes]
+        def routes = [InventoryRoutes, CablingRoutes, UnitSheetRoutes]
 
         def panels =
           {

@@ -57,7 +57,7 @@ module Basalt
           "#{words} <value:#{fact}>".strip,
           take: ->(context, element, said) { context.set(element.id, fact, said[:value]) },
           tell: ->(_, element) { element[fact] ? [["#{words} #{element[fact]}".strip]] : [] },
-          clear: ->(context, element) { context.set(element.id, fact, nil) }
+          clear: ->(context, element, _) { context.set(element.id, fact, nil) }
         )
       end
 

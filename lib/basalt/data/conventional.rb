@@ -13,7 +13,7 @@ module Basalt
           "#{name} pattern <value:word>",
           take: ->(context, convention, said) { context.set(convention.id, name, said[:value]) },
           tell: ->(unparser, convention) { convention[name] ? [["#{name} pattern", unparser.word(convention[name])]] : [] },
-          clear: ->(context, convention) { context.set(convention.id, name, nil) }
+          clear: ->(context, convention, _) { context.set(convention.id, name, nil) }
         )
       end
     end

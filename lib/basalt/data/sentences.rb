@@ -106,7 +106,7 @@ module Basalt
           "of <owner:#{ENTITY}>",
           take: ->(context, entity, said) { Dependence.give(context, entity, said[:owner]) },
           tell: ->(unparser, entity) { Dependence.owners(unparser.set, entity.id).map { |owner| ["of", unparser.thing(owner.id)] } },
-          clear: ->(context, entity) { Dependence.clear(context, entity) }
+          clear: ->(context, entity, _) { Dependence.clear(context, entity) }
         )
 
       QUALITIES = [

@@ -24,7 +24,7 @@ module Basalt
             [before, after].compact.select { |element| element.kind == Symbols::KIND }
           end
         (
-          placed + changed + ruled(draft, placed + changed) + outlines(draft, placed) +
+          placed + changed + ruled(draft, placed + changed) + together(draft, placed + changed) + outlines(draft, placed) +
             (symbols.empty? ? [] : Symbols.dressed(draft, symbols))
         ).uniq.flat_map { |id| draft.keys_of(id) }.uniq
       end
@@ -36,6 +36,16 @@ module Basalt
 
         shown = ids.flat_map { |id| draft.sheets_of(id) + draft.base.sheets_of(id) }.to_set
         sheets.select { |sheet| shown.include?(sheet.id) }.flat_map { |sheet| RuledSheet.moved(draft, sheet.id) }
+      end
+
+      # Where symbols tell of each other, all of them follow what any of them is joined to.
+      def together(draft, ids)
+        sheets = draft.sheets.each.select { |sheet| sheet.notation.together? }
+        return [] if sheets.empty?
+
+        joined = ids.flat_map { |id| [id, *draft.element(id)&.targets, *draft.base.element(id)&.targets] }.uniq
+        shown = joined.flat_map { |id| draft.sheets_of(id) }.to_set
+        sheets.select { |sheet| shown.include?(sheet.id) }.flat_map { |sheet| draft.things_on(sheet.id).map(&:id) }
       end
 
       # What is drawn around others follows whatever was moved on its sheets.

@@ -8,13 +8,16 @@ module Basalt
       module_function
 
       def kinds = Kinds::ALL
-      def notations = [Notation::Logical.new, Notation::Physical.new]
+      def notations = [Notation::Logical.new, Notation::Physical.new, Notation::Unit.new]
       def forms = Sentences::FORMS
       def qualities = Sentences::QUALITIES
       def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
 
       def checks = logical + cabling
+
+      # What follows from an act as a whole.
+      def settle(draft) = Cabling::Cards.settle(draft)
 
       def logical
         [

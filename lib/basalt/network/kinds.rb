@@ -34,6 +34,7 @@ module Basalt
           fields: [
             field("role", :choice, choices: ROLES),
             field("members", :integer, range: 1..32, along: Cabling::Relabelling.method(:unit)),
+            field("slots", :integer, range: 1..99, along: Cabling::Cards.method(:fewer_slots)),
             field("ports", :read, reader: Cabling::PortGroups.method(:normal)),
             field("planned", :flag)
           ]
@@ -136,6 +137,7 @@ module Basalt
           },
           fields: [
             field("members", :integer, range: 1..32, along: Cabling::Relabelling.method(:unit)),
+            field("slots", :integer, range: 1..99, along: Cabling::Cards.method(:fewer_slots)),
             field("ports", :read, reader: Cabling::PortGroups.method(:normal))
           ]
         ),

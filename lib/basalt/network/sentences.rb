@@ -33,7 +33,7 @@ module Basalt
           "in <container:thing(place)>",
           take: ->(context, thing, said) { context.set(thing.id, "container", said[:container].id) },
           tell: ->(unparser, thing) { placed?(unparser, thing) ? [["in", unparser.thing(thing.container_id)]] : [] },
-          clear: ->(context, thing) { context.set(thing.id, "container", nil) }
+          clear: ->(context, thing, _) { context.set(thing.id, "container", nil) }
         )
 
       PART_OF =
@@ -44,7 +44,7 @@ module Basalt
           tell: ->(unparser, subnet) do
             subnet.container_id && !placed?(unparser, subnet) ? [["part of", unparser.thing(subnet.container_id)]] : []
           end,
-          clear: ->(context, subnet) { context.set(subnet.id, "container", nil) }
+          clear: ->(context, subnet, _) { context.set(subnet.id, "container", nil) }
         )
 
       OWNED_BY =
@@ -53,7 +53,7 @@ module Basalt
           "owned by <owner:thing(outside)>",
           take: ->(context, device, said) { Owners.give(context, device, said[:owner]) },
           tell: ->(unparser, device) { Owners.of(unparser.set, device).map { |id| ["owned by", unparser.thing(id)] } },
-          clear: ->(context, device) { Owners.clear(context, device) }
+          clear: ->(context, device, _) { Owners.clear(context, device) }
         )
 
       # Where it stands can be said along with it; the reading tells it in a sentence of its own.
@@ -103,6 +103,7 @@ module Basalt
         quality("subnet", "planned", fact: "planned"),
         quality("device", "planned", fact: "planned"),
         quality(["device", Cabling::Models::KIND], "<members:integer> members|member"),
+        quality(["device", Cabling::Models::KIND], "<slots:integer> slots"),
         *Cabling::Sentences::MODELS,
         *Cabling::PortGroup::USES.map { |use| Cabling::Sentences.ports(use) },
         *Cabling::Sentences::RULES,

@@ -68,7 +68,7 @@ module Basalt
         row = of(context.draft, said[:who].id).find { |one| one.name == Model::Names.clean(said[:does].to_str) } or return
         return context.draft.apply(Change::Remove.new(id: row.id)) unless other && other[:who].id == said[:who].id
 
-        said.fetch(:qualities, []).each { |quality, _| quality.clear(context, context.draft.element(row.id)) }
+        said.fetch(:qualities, []).each { |quality, captures| quality.clear(context, context.draft.element(row.id), captures) }
         context.set(row.id, "name", other[:does].to_str)
       end
     end

@@ -52,7 +52,7 @@ module Basalt
           take: moving,
           blocks:,
           tell: ->(unparser, element) { element.container_id ? [[word, unparser.thing(element.container_id)]] : [] },
-          clear: ->(context, element) { context.set(element.id, "container", nil) }
+          clear: ->(context, element, _) { context.set(element.id, "container", nil) }
         )
       end
 
@@ -63,7 +63,7 @@ module Basalt
           pattern,
           take: ->(context, element, said) { context.set(element.id, fact, said[fact.to_sym]) },
           tell: ->(_, element) { element[fact] ? [words.call(element[fact])] : [] },
-          clear: ->(context, element) { context.set(element.id, fact, nil) }
+          clear: ->(context, element, _) { context.set(element.id, fact, nil) }
         )
       end
 
@@ -90,7 +90,7 @@ module Basalt
           "giving <gives:words> [to <receiver:thing(#{DOERS})>]",
           take: ->(context, activity, said) { Acts.give(context, activity, said) },
           tell: ->(unparser, activity) { Acts.given(unparser, activity) },
-          clear: ->(context, activity) { Acts.keep(context, activity) }
+          clear: ->(context, activity, _) { Acts.keep(context, activity) }
         )
 
       QUALITIES = [

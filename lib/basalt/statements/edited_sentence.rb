@@ -56,9 +56,8 @@ module Basalt
         again = instead.fetch(:qualities, []).map(&:first)
         said
           .fetch(:qualities, [])
-          .map(&:first)
-          .reject { |quality| quality.replaced? && again.include?(quality) }
-          .each { |quality| quality.clear(context(draft), draft.element(id)) }
+          .reject { |quality, _| quality.replaced? && again.include?(quality) }
+          .each { |quality, captures| quality.clear(context(draft), draft.element(id), captures) }
         clear(draft, element) if element.relation?
       end
 

@@ -11,7 +11,7 @@ module Basalt
       # @param fact [String, nil] the flag it sets
       # @param take [#call, nil] gets context, element and captures
       # @param tell [#call, nil] gets unparser and element, returns arrays of parts
-      # @param clear [#call, nil] gets context and element, and takes back what was said
+      # @param clear [#call, nil] gets context, element and captures, and takes back what was said
       # @param blocks [#call, nil] gets set and element and returns the ids of what it is in by this quality, the outermost first:
       #   what several say of the same stands in a block (see Blocks)
       # @param late [Boolean] whether it joins to something else: in a text it waits until everything is declared
@@ -38,8 +38,9 @@ module Basalt
         values.each { |fact, value| context.set(element.id, fact, value) }
       end
 
-      def clear(context, element)
-        return @clear.call(context, element) if @clear
+      # @param captures [Hash] as they were said
+      def clear(context, element, captures)
+        return @clear.call(context, element, captures) if @clear
         return if @take
 
         facts = @fact ? [@fact] : nodes.flat_map { |node| slots(node) }

@@ -14,6 +14,10 @@ module Basalt
         # @return [Boolean] whether the symbols of what a relation joins tell of it, and grow with it
         def told_at_ends?(_relation) = false
 
+        # @return [Boolean] whether symbols tell of each other, and of what joins them to things elsewhere: all of a sheet are drawn
+        #   again together
+        def together? = false
+
         # @return [Boolean] whether somebody may give a thing a size
         def sizable?(_thing) = false
 

@@ -30,16 +30,21 @@ module Basalt
           known = relations(context.draft, unit, slot)
           return if known.any? { |one| one.target("model") == model.id }
 
+          Cards.refuse_beyond(context.draft, unit, slot)
+
           known.each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
           ends = [["unit", unit.id], ["model", model.id, { "slot" => slot }]]
           context.add(RELATION, ends:)
           refuse_twice(context.draft, unit)
         end
 
-        def take_out(context, unit, slot: nil, cards: false)
-          found = cards ? context.draft.relations_of(unit.id, RELATION).select { |one| slot(one) } : relations(context.draft, unit, slot)
-          found.each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
+        # @param slot [Integer, nil] nil for what the unit is
+        def take_out(context, unit, slot = nil)
+          relations(context.draft, unit, slot).each { |one| context.draft.apply(Change::Remove.new(id: one.id)) }
         end
+
+        # @return [Integer, nil] how many slots a unit has, where that is said of it or of its model
+        def slots(set, unit) = unit["slots"] || of(set, unit).filter_map { |model, slot| model["slots"] unless slot }.first
 
         # The ports of all of it are read, and refused where one would be there twice.
         def refuse_twice(draft, unit) = Ports.of(draft, unit).groups.combination(2) { |one, other| PortGroups.refuse_overlap(one, other) }

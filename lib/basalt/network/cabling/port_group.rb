@@ -53,9 +53,11 @@ module Basalt
           def overlap(other) = slot == other.slot ? names.overlap(other.names) : nil
 
           # @return [Array<String>] the words behind its names
-          def words
+          def words = [*(["slot", slot.to_s] if slot), *taking]
+
+          # @return [Array<String>] what its ports take
+          def taking
             [
-              *(["slot", slot.to_s] if slot),
               medium,
               speed,
               *(["connector", connector] if connector),

@@ -36,9 +36,37 @@ module Basalt
           draft.of_kind("device").each { |unit| relabel(draft, unit, Ports.of(draft, unit, old), Ports.of(draft, unit, now)) }
         end
 
+        # @param unit [Model::Element] of which cards or the model were altered; one that moved to another slot takes its cables along
+        def cards(draft, unit)
+          was, now = [draft.base, draft].map { |set| Models.of(set, unit) }
+          before, after = [was, now].map { |models| Ports.new(unit, Numbering.of(draft), models) }
+          moved = moved_slots(*[was, now].map { |models| models.map { |model, slot| [model.id, slot] } })
+          ends = CableEnds.of(draft, unit.id).select { |one| one.label && stood?(draft.base, one) }
+          relabel_ends(draft, unit, ends, before) do |port|
+            label = after.label(port.with(slot: moved.fetch(port.slot, port.slot)))
+            label && after.find(label) && label
+          end
+        end
+
+        # @return [Hash{Integer => Integer}] where the card of a slot is from now on
+        def moved_slots(was, now)
+          came = now - was
+          (was - now).to_h { |model, slot| [slot, came.find { |one, to| one == model && to && slot }&.last || slot] }
+        end
+
+        def stood?(base, one)
+          base.element(one.cable.id)&.ends&.any? { |known| known.role == one.role && known.facts["port"] == one.label }
+        end
+
         def relabel(draft, unit, before, after)
-          ends = CableEnds.of(draft, unit.id).select(&:label)
-          named = ends.filter_map { |one| before.find(one.label)&.then { |port| [one, after.label(port)] } }
+          relabel_ends(draft, unit, CableEnds.of(draft, unit.id).select(&:label), before) { |port| after.label(port) }
+        end
+
+        # @param before [Ports] as they were
+        # @yieldparam port [Port]
+        # @yieldreturn [String, nil] what it is called from now on; nil where it is no more
+        def relabel_ends(draft, unit, ends, before)
+          named = ends.filter_map { |one| before.find(one.label)&.then { |port| [one, yield(port)] } }
           lost = named.select { |_, label| label.nil? }
           raise Mistake, refusal(draft, unit, lost.map(&:first)) if lost.any?
 

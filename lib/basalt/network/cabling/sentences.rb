@@ -16,7 +16,7 @@ module Basalt
             "[<pluggable:pluggable>]",
             take: ->(context, unit, said) { say(context, unit, use, said) },
             tell: ->(_unparser, unit) { told(unit, use) },
-            clear: ->(context, unit) { context.set(unit.id, "ports", nil) }
+            clear: ->(context, unit, _) { context.set(unit.id, "ports", nil) }
           )
         end
 
@@ -44,7 +44,7 @@ module Basalt
             "#{fact} <value:#{slot}>",
             take: ->(context, rules, said) { context.set(rules.id, fact, said[:value]) },
             tell: ->(unparser, rules) { rules[fact] ? [[fact, slot == :length ? "#{rules[fact]}m" : unparser.word(rules[fact])]] : [] },
-            clear: ->(context, rules) { context.set(rules.id, fact, nil) }
+            clear: ->(context, rules, _) { context.set(rules.id, fact, nil) }
           )
         end
 
@@ -59,7 +59,7 @@ module Basalt
                 ["model", unparser.thing(model.id)]
               }
             },
-            clear: ->(context, unit) { Models.take_out(context, unit) }
+            clear: ->(context, unit, _) { Models.take_out(context, unit) }
           ),
           Statements::Quality.new(
             "device",
@@ -68,7 +68,7 @@ module Basalt
             tell: ->(unparser, unit) do
               Models.of(unparser.set, unit).select(&:last).map { |model, slot| ["slot", slot.to_s, "holds", unparser.thing(model.id)] }
             end,
-            clear: ->(context, unit) { Models.take_out(context, unit, cards: true) }
+            clear: ->(context, unit, said) { Models.take_out(context, unit, said[:slot]) }
           )
         ].freeze
 

@@ -7,15 +7,6 @@ module Basalt
       # goes is told by its dash, how fast it is by its weight.
       class Physical < Logical
         NAME = "physical network"
-        PENS = {
-          "copper" => :line,
-          "fibre" => :fibre,
-          "multimode" => :multimode,
-          "single-mode" => :single_mode,
-          "coax" => :coax,
-          "radio" => :radio,
-          "power" => :power
-        }.freeze
         # Of a port that is not decided, where it should be.
         UNDECIDED = "?"
 
@@ -54,12 +45,7 @@ module Basalt
         # A port and half of what stands in the middle.
         def strip = 32
 
-        def pen(cable)
-          return :circuit if cable["circuit"]
-
-          pen = PENS.fetch(cable["medium"], :open_line)
-          fast?(cable) && Drawing::Pens::LINES.key?(:"fast_#{pen}") ? :"fast_#{pen}" : pen
-        end
+        def pen(cable) = CablePens.of(cable)
 
         # Ports that are free and fit, and what the cable is then.
         def proposed(set, cable)
@@ -123,8 +109,6 @@ module Basalt
             Drawing::Shapes.polyline([[x - (dy * HALF), y + (dx * HALF)], [x + (dy * HALF), y - (dx * HALF)]], :border)
           end
         end
-
-        def fast?(cable) = Cabling::Speed.bits(cable["speed"]).to_f >= Cabling::Speed::FAST
 
         def ends(set, cable)
           cable.ends.filter_map do |one|

@@ -17,10 +17,15 @@ module Basalt
         # A circuit as it is drawn.
         CIRCUIT = ->(x, y) { %i[double between].map { |pen| Drawing::Shapes.polyline([[x, y], [x + 34, y]], pen) } }
 
-        ENTRIES = [
+        # How cables are told apart.
+        CABLES = [
           *MEDIA.flat_map { |words, pen| [[words, :pen, pen, pen], ["#{words}, 10G and more", :pen, :"fast_#{pen}", :"fast_#{pen}"]] },
           ["power", :pen, :power, :power],
-          ["circuit of a carrier", :shapes, CIRCUIT, :circuit],
+          ["circuit of a carrier", :shapes, CIRCUIT, :circuit]
+        ].freeze
+
+        ENTRIES = [
+          *CABLES,
           ["somebody else's side begins", :pen, :border, :border],
           ["medium not decided", :pen, :open_line, :open_line],
           ["port not decided", :text, Physical::UNDECIDED, :undecided],
