@@ -93,7 +93,7 @@ class MemoryBench
     rows = Array.new(ELEMENTS) { |n| "thing-#{n},server,Net #{n / 200} 10.#{20 + (n / 200)}.0.0/16,10.#{20 + (n / 200)}.1.#{n % 200},,," }
     content = (["name,role,subnet,address,gateway,location,note"] + rows).join("\n")
     project = Store::Project.open("Memory inventory")
-    mapping = Basalt::Network::Inventory::Columns.guess(Basalt::Formats::CSV.new(content).headings)
+    mapping = Basalt::Network::Inventory::Subjects::THINGS.guess(Basalt::Formats::CSV.new(content).headings)
     intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.id, content:, file_name: "things.csv", mapping:)
     Store::Task.give(project.id, "inventory", { intake_id: intake.id, sheet_name: "Inventory" }, by: "bench")
     say "an inventory of #{ELEMENTS} rows brought in"

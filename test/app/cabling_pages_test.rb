@@ -121,4 +121,45 @@ class CablingPagesTest < Minitest::Test
     page = get("/projects/#{@project.id}/sheets/#{logical.id}").body
     refute_match made.id, Nokogiri::HTML5(page).at_css("#layer-lines").to_s
   end
+
+  # @return [String] where the rows can be looked at
+  def brought(name, text)
+    file = Tempfile.new([name, ".csv"]).tap { |made| made.write(text) && made.flush }
+    post("#{base.delete_suffix("/cabling")}/intakes", { token:, file: Rack::Test::UploadedFile.new(file.path, "text/csv") })
+    URI(last_response["Location"]).path
+  end
+
+  def take(path, headings)
+    columns = headings.each_with_index.to_h { |field, index| ["column_#{field.tr(" ", "_")}", index] }
+    post("#{path}/take", { token:, sheet_name: "Brought in", subject: "cables", **columns })
+    Store::Task.order(:created_at).last.work
+  end
+
+  def test_an_inventory_of_cables_is_looked_at_and_taken
+    path = brought("cables", "Device A,Port A,Device B,Port B,Type\nacc-01,9,acc-02,9,UTP\nacc-01,10,nobody,1,UTP\n")
+    page = Nokogiri::HTML5(get(path).body)
+    assert_equal "cables", page.at_css("main p strong").text
+    assert_match "acc-01 9 to acc-02 9, copper", page.text
+    assert_match "there is no thing called “nobody”: bring in the things first", page.text
+    assert_match "stands so already", get("#{path}?subject=ports").body
+    refused_page = get("#{path}?subject=rumours")
+    assert_equal 422, refused_page.status
+    take(path, ["from", "from port", "to", "to port", "medium"])
+    assert_equal "copper", cable("acc-01", "acc-02")["medium"]
+    assert_match "1 row taken, 1 rejected", Nokogiri::HTML5(get(path).body).text.squeeze(" ")
+    sheet = set.sheet_list.find { |one| one.name == "Brought in" }
+    assert_equal ["physical network", %w[acc-01 acc-02]], [sheet.notation_name, set.things_on(sheet.id).map(&:name).sort]
+  end
+
+  def test_the_ports_of_a_unit_are_drawn_once_and_those_of_two_beside_each_other
+    post("#{base}/units/#{unit("core-01").id}/drawn", { token: })
+    first = last_response["Location"]
+    post("#{base}/units/#{unit("core-01").id}/drawn", { token: })
+    assert_equal first, last_response["Location"]
+    assert_match "member 2: 25 of 32 ports free", get(URI(first).path).body
+    post("#{base}/units/#{unit("core-01").id}/drawn", { token:, beside: unit("core-02").id })
+    assert_equal 2, Nokogiri::HTML5(get(URI(last_response["Location"]).path).body).css("#layer-things > g.k-device").length
+    post("#{base}/units/#{unit("core-01").id}/drawn", { token:, beside: set.of_kind("subnet").first.id })
+    assert_equal 422, last_response.status
+  end
 end

@@ -164,7 +164,7 @@ class RequestsTest < Minitest::Test
         project_id: @project.id,
         content:,
         file_name: "things.csv",
-        mapping: Basalt::Network::Inventory::Columns.guess(table.headings)
+        mapping: Basalt::Network::Inventory::Subjects::THINGS.guess(table.headings)
       )
     before = rows(model_of(@project))
     task =

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/core_helper"
+require_relative "../support/generated_cabling"
 
 # Tables of any encoding and separator, and inventories becoming a model.
 class InventoryTest < Minitest::Test
@@ -17,7 +18,7 @@ class InventoryTest < Minitest::Test
       draft.sheets.by(:name, "Inventory").first ||
       draft.apply(Basalt::Change::AddSheet.new(name: "Inventory", notation: "logical network")).sheet_list.first
     result =
-      Basalt::Network::Inventory::Intake.new(table, Basalt::Network::Inventory::Columns.guess(table.headings)).take(
+      Basalt::Network::Inventory::Intake.new(table, Basalt::Network::Inventory::Subjects::THINGS.guess(table.headings)).take(
         draft,
         sheet_id: sheet.id
       )
@@ -25,7 +26,7 @@ class InventoryTest < Minitest::Test
   end
 
   def test_headings_are_guessed_in_any_order
-    guess = ->(*headings) { Basalt::Network::Inventory::Columns.guess(headings) }
+    guess = ->(*headings) { Basalt::Network::Inventory::Subjects::THINGS.guess(headings) }
     assert_equal({ "name" => 1, "role" => 0, "address" => 2 }, guess.call("Type", "Hostname", "IPv4 Address"))
     assert_equal(
       { "name" => 2, "subnet" => 1, "address" => 0, "location" => 3, "note" => 4, "gateway" => 5 },
@@ -113,5 +114,105 @@ class InventoryTest < Minitest::Test
 
   def test_written_cells_are_no_formulas
     assert_equal "a,'=1+1\r\n", Basalt::Formats::CSV.write([%w[a =1+1]])
+  end
+
+  S = Basalt::Network::Inventory::Subjects
+  UNITS = <<~TEXT
+    sheet Wires: physical network
+    switch core, 2 members, ports 1-2 copper 1G
+    switch acc
+    server s, ports eth0 copper 1G
+    provider Carrier
+  TEXT
+
+  # @return [Array] what came of it, and the draft
+  def bring(set, text, subject = nil)
+    table = table(text)
+    subject ||= S.guess(table.headings)
+    draft = Basalt::Change::Draft.new(set)
+    intake = Basalt::Network::Inventory::Intake.new(table, subject.guess(table.headings), subject)
+    [intake.take(draft, sheet_id: set.sheet_list.first.id), draft]
+  end
+
+  def test_what_rows_are_about_is_guessed_from_the_headings
+    {
+      "Hostname,Type,IP address" => S::THINGS,
+      "name,role,location" => S::THINGS,
+      "Device,Interface,Media,Speed" => S::PORTS,
+      "switch,port" => S::PORTS,
+      "Device A,Port A,Device B,Port B,Cable type,Length (m)" => S::CABLES,
+      Basalt::Network::Cabling::Schedule::HEADINGS.join(",") => S::CABLES
+    }.each { |headings, subject| assert_equal subject.name, S.guess(headings.split(",")).name, headings }
+  end
+
+  def test_a_schedule_is_read_back_as_the_same_cables
+    20.times do |seed|
+      text = GeneratedCabling.new(seed).text
+      whole = model(text)
+      bare = model(text.lines.grep_v(/^uplink|^host-.* to /).join)
+      result, draft = bring(bare, Basalt::Network::Cabling::Schedule.new(whole).csv)
+      assert_empty result.rejected.map(&:reason), "seed #{seed}"
+      assert_equal Basalt::Network::Cabling::Schedule.new(whole).csv, Basalt::Network::Cabling::Schedule.new(draft).csv
+      _, again = bring(whole, Basalt::Network::Cabling::Schedule.new(whole).csv)
+      assert_empty again.effect.deltas
+    end
+  end
+
+  def test_ports_row_by_row_in_any_order_are_the_patterns_they_came_from
+    20.times do |seed|
+      whole = model(GeneratedCabling.new(seed).text)
+      rows =
+        whole.of_kind("device").flat_map do |unit|
+          Basalt::Network::Cabling::Ports.of(whole, unit).each.map do |port|
+            [unit.name, port.label, port.power? ? "power" : port.takes, port.speed, port.group.pluggable ? "yes" : "", port.use]
+          end
+        end
+      rows = rows.reject { |row| row[2] == "power" }.shuffle(random: Random.new(seed))
+      bare = model(GeneratedCabling.new(seed).text.lines.grep_v(/^uplink| to |^model/).map { |line| line.sub(/,? (model|ports) .*/, "") }.join)
+      result, draft = bring(bare, ["unit,port,medium,speed,pluggable", *rows.map { |row| row.first(5).join(",") }].join("\n"))
+      assert_empty result.rejected.map(&:reason), "seed #{seed}"
+      whole.of_kind("device").each do |unit|
+        was, is = [whole, draft].map { |set| Basalt::Network::Cabling::Ports.of(set, set.named(unit.name).find { |one| one.kind == "device" }) }
+        assert_equal was.each.reject(&:power?).to_set(&:label), is.each.to_set(&:label), unit.name
+        assert_operator is.groups.length, :<=, was.groups.length
+      end
+    end
+  end
+
+  def test_rows_about_ports_and_cables_that_cannot_be_taken_are_told_and_leave_nothing
+    result, draft = bring(model(UNITS), <<~CSV)
+      unit,ports,medium,speed,slot
+      nowhere,1,copper,1G,
+      acc,1-9999999,copper,1G,
+      acc,9-1,copper,1G,
+      acc,1 2,copper,1G,
+      acc,1-4,string,1G,
+      acc,1-4,utp,quick,
+      acc,,utp,1G,
+      core,1/1,fibre,1G,
+      core,3/1,copper,1G,
+      acc,1-4,utp,1 Gbit/s,x
+    CSV
+    assert_equal 0, result.taken
+    words = [/no device called “nowhere”: bring in the things first/, /at most 10000/, /backwards/, /one word/, /not a known medium/,
+             /no speed/, /names no port/, %r{port 1/1 of core is copper already, not fibre}, /there is no member 3/, /a slot is a number/]
+    words.zip(result.rejected.map(&:reason)).each { |expected, reason| assert_match expected, reason }
+    assert_empty draft.effect.deltas
+    result, draft = bring(model(UNITS), <<~CSV)
+      from,from port,to,to port,medium,speed,length,state
+      core,1/1,nowhere,1,copper,1G,3 m,laid
+      core,1/1,,,copper,1G,3,laid
+      core,1/1,s,eth0,rope,1G,3,laid
+      core,1/1,s,eth0,copper,1G,nine,laid
+      core,1/1,s,eth0,copper,1G,3,lost
+      core,1/1,s,eth0,CAT 6,1000,2.5,live
+      core,not decided,Carrier,,OS2,,,planned
+    CSV
+    assert_equal 2, result.taken
+    assert_equal(
+      [["copper", "1G", 3, true, nil], ["single-mode", nil, nil, nil, true]],
+      draft.of_kind("link").map { |link| link.facts.values_at("medium", "speed", "length", "laid", "planned") }
+    )
+    assert_equal [2, 3, 4, 5, 6], result.rejected.map(&:line)
   end
 end

@@ -172,7 +172,7 @@ class NetworkTest < Minitest::Test
         "name,role,subnet,address\na,server,Net 10.0.0.0/24,10.0.0.5\nb,wombat,Net,10.0.0.6\na,server,Net,10.0.0.5\n"
       )
     draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
-    rows = N::Inventory::Intake.new(table, N::Inventory::Columns.guess(table.headings)).preview(draft, sheet_id: nil)
+    rows = N::Inventory::Intake.new(table, N::Inventory::Subjects::THINGS.guess(table.headings)).preview(draft, sheet_id: nil)
     assert_equal([["server a", "subnet Net 10.0.0.0/24", "a is on Net at 10.0.0.5"], [], []], rows.map { |_, sentences, _| sentences })
     assert_match(/wombat/, rows[1][2])
     assert_empty draft.effect.deltas

@@ -3,7 +3,7 @@
 module Web
   module Families
     module Network
-      # An inventory of things and addresses, from a file.
+      # An inventory of things and addresses, of ports or of cables, from a file.
       module Importer
         module_function
 
@@ -14,11 +14,8 @@ module Web
         # @return [CommandLine::Import::Told]
         def into(draft, bytes, sheet_id:)
           table = Basalt::Formats::CSV.new(bytes)
-          result =
-            Basalt::Network::Inventory::Intake.new(table, Basalt::Network::Inventory::Columns.guess(table.headings)).take(
-              draft,
-              sheet_id:
-            )
+          subject = Basalt::Network::Inventory::Subjects.guess(table.headings)
+          result = Basalt::Network::Inventory::Intake.new(table, subject.guess(table.headings), subject).take(draft, sheet_id:)
           said = [
             *result.rejected.map { |row| "line #{row.line}: #{row.reason}" },
             *result.remarks,

@@ -24,14 +24,16 @@ module Web
             task = intake.task
             next erb(:intake_progress, locals: { project:, intake:, state: Presenters::IntakeState.new(intake, task) }) if task
 
-            inventory = Presenters::IntakePage.new(project.set, intake.table, mapping(intake))
+            inventory = Presenters::IntakePage.new(project.set, intake.table, mapping(intake), inventory_subject(intake))
             erb(:intake, locals: { project:, intake:, inventory:, sheet_name: params[:sheet_name] || Intaking.title(intake) })
           end
         end
 
         post "#{PATH}/:intake_id/preview", needs: :edit, answers: :part do
           with_project do |project|
-            view(:intake_preview, inventory: Presenters::IntakePage.new(project.set, intake().table, chosen(params)))
+            intake = intake()
+            subject = inventory_subject(intake)
+            view(:intake_preview, inventory: Presenters::IntakePage.new(project.set, intake.table, chosen(params, subject), subject))
           end
         end
 
@@ -40,11 +42,12 @@ module Web
             intake = intake()
             halt redirect(project_path(project.project_id, "intakes/#{intake.id}")) if intake.task
 
-            mapping = chosen(params)
-            Basalt::Network::Inventory::Columns.check(mapping, intake.table.headings)
+            subject = inventory_subject(intake)
+            mapping = chosen(params, subject)
+            subject.check(mapping, intake.table.headings)
             name = Basalt::Model::Names.clean(params[:sheet_name])
             intake.update!(mapping:)
-            Store::Task.give(intake.project_id, "inventory", { intake_id: intake.id, sheet_name: name }, by: person)
+            Store::Task.give(intake.project_id, "inventory", { intake_id: intake.id, sheet_name: name, subject: subject.name }, by: person)
             redirect project_path(project.project_id, "intakes/#{intake.id}")
           end
         end
@@ -89,12 +92,18 @@ module Web
               raise Refusals::NotFound, "intake"
           end
 
-          def mapping(intake) = intake.mapping || Basalt::Network::Inventory::Columns.guess(intake.table.headings)
+          def mapping(intake) = intake.mapping || inventory_subject(intake).guess(intake.table.headings)
+
+          # @return [Basalt::Network::Inventory::Subject] what the rows are about, as chosen or guessed
+          def inventory_subject(intake)
+            known = Basalt::Network::Inventory::Subjects
+            params[:subject].to_s.empty? ? known.guess(intake.table.headings) : known.named(params[:subject].to_s)
+          end
 
           # @return [Hash{String => Integer}] field to column, as chosen
-          def chosen(params)
-            Basalt::Network::Inventory::Columns::FIELDS.each_with_object({}) do |field, found|
-              column = Integer(params["column_#{field}"].to_s, 10, exception: false)
+          def chosen(params, subject)
+            subject.fields.each_with_object({}) do |field, found|
+              column = Integer(params["column_#{field.tr(" ", "_")}"].to_s, 10, exception: false)
               found[field] = column if column
             end
           end

@@ -24,11 +24,12 @@ module Web
           keep = -> { intake.update!(sheet_id:).then { task.keep(Store::Task::Result.new(values: told(result))) } }
           outcome =
             project.act(said: "brought in #{intake.file_name}", by: task.said_by, patient: true, along: keep) do |draft|
-              sheet_id = sheet(draft, task.arguments["sheet_name"], task.said_by)
+              subject = Basalt::Network::Inventory::Subjects.named(task.arguments.fetch("subject", "things"))
+              sheet_id = sheet(draft, task.arguments["sheet_name"], subject.notation, task.said_by)
               fresh = draft.placements_on(sheet_id).empty?
               result =
                 Basalt::Network::Inventory::Intake
-                  .new(table, intake.mapping)
+                  .new(table, intake.mapping, subject)
                   .take(draft, sheet_id:, said_by: intake.file_name) { |done| task.report(done) }
               Basalt::Drawing::Arranger.new(draft, sheet_id).tidy if fresh
             end
@@ -36,11 +37,11 @@ module Web
         end
 
         # @return [String] id of the sheet of that name, opened where there is none
-        def sheet(draft, name, by)
+        def sheet(draft, name, notation, by)
           known = draft.sheets.by(:name, name).first
           return known.id if known
 
-          draft.apply(Basalt::Change::AddSheet.new(name:, notation: "logical network", drawn_by: by, dated: Date.today.iso8601))
+          draft.apply(Basalt::Change::AddSheet.new(name:, notation:, drawn_by: by, dated: Date.today.iso8601))
           draft.sheets.by(:name, name).first.id
         end
 

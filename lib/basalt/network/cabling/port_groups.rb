@@ -36,6 +36,27 @@ module Basalt
           normal(write(groups))
         end
 
+        # With more ports, which go on with those that are like them: +1-4+ and +5+ are +1-5+.
+        #
+        # @return [String]
+        def joined(text, group)
+          groups = read(text)
+          place = groups.length
+          while (at = groups.index { |known| join(known, group) })
+            group = join(groups.delete_at(at), group)
+            place = [at, place - 1].min
+          end
+          normal(write(groups.insert(place, group)))
+        end
+
+        # @return [PortGroup, nil] both as one, where the names go on and everything else is the same
+        def join(one, other)
+          return unless one.with(names: nil) == other.with(names: nil)
+
+          names = one.names.join(other.names) || other.names.join(one.names)
+          names && one.with(names:)
+        end
+
         def refuse_overlap(one, other)
           first, last = one.overlap(other)
           return unless first

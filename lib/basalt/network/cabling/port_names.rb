@@ -77,6 +77,25 @@ module Basalt
             [at(here - from), at(last - from)]
           end
 
+          # @param other [PortNames]
+          # @return [PortNames, nil] both as one pattern, where the other goes on where this one ends
+          def join(other)
+            mine, theirs = [self, other].map(&:counted)
+            return unless mine && theirs && mine.prefix == theirs.prefix && theirs.from == mine.to + 1
+
+            both = mine.with(to: theirs.to)
+            both if both.count <= self.class::MOST && both.at(mine.count) == theirs.at(0)
+          end
+
+          # @return [PortNames, nil] one name as a pattern of one; nil where it does not end in a number
+          def counted
+            return letters ? nil : self if from
+
+            found = prefix.match(/\A(?<before>.*?)(?<digits>\d{1,9})\z/) or return
+            number = Integer(found[:digits], 10)
+            with(prefix: found[:before], from: number, to: number, width: found[:digits].start_with?("0") ? found[:digits].length : 0)
+          end
+
           def to_s = from ? "#{at(0)}-#{at(count - 1)}" : prefix
 
           private

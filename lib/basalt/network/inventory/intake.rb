@@ -11,9 +11,11 @@ module Basalt
 
         # @param table [Formats::CSV]
         # @param mapping [Hash{String => Integer}] field to column
+        # @param subject [Subject] what the rows are about
         # @raise [Mistake] when the mapping cannot be used
-        def initialize(table, mapping)
-          Columns.check(mapping, table.headings)
+        def initialize(table, mapping, subject = Subjects::THINGS)
+          subject.check(mapping, table.headings)
+          @subject = subject
           @table = table
           @mapping = mapping
         end
@@ -48,6 +50,8 @@ module Basalt
 
         # Rows that name their subnet come first, so that those with only an address find it.
         def in_order
+          return @table.rows unless @mapping["subnet"] || @mapping["address"]
+
           named, others = @table.rows.partition { |row| !values(row)["subnet"].to_s.empty? || values(row)["address"].to_s.include?("/") }
           named + others
         end
@@ -56,7 +60,7 @@ module Basalt
 
         def attempt(draft, row, sheet_id, said_by)
           trial = Change::Draft.new(draft, ids: draft.ids)
-          gateway = Record.new(values(row), Statements::Context.new(trial, sheet_id:, said_by:)).take
+          gateway = @subject.record.new(values(row), Statements::Context.new(trial, sheet_id:, said_by:)).take
           @gateways << gateway if gateway
           trial.effect.deltas.each { |delta| draft.put(delta.table, delta.after) }
           nil

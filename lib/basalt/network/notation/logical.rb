@@ -6,6 +6,7 @@ module Basalt
       # Logical network sheets: subnets as bus lines, things as slabs, addresses in shorthand
       # where a thing joins a subnet.
       class Logical < Drawing::Notation
+        NAME = "logical network"
         SEAMS = {
           "switch" => :slate,
           "patch panel" => :slate,
@@ -22,7 +23,7 @@ module Basalt
         }.freeze
         MEDIA = { "copper" => :line, "fibre" => :fibre, "radio" => :radio, "coax" => :coax }.freeze
 
-        def name = "logical network"
+        def name = NAME
         def things = %w[device outside subnet place]
         def lines = %w[attachment link]
         def boundaries = %w[place]
