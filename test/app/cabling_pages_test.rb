@@ -162,4 +162,26 @@ class CablingPagesTest < Minitest::Test
     post("#{base}/units/#{unit("core-01").id}/drawn", { token:, beside: set.of_kind("subnet").first.id })
     assert_equal 422, last_response.status
   end
+
+  def test_the_other_level_is_begun_and_taken_back_with_one_undo
+    sheet = set.sheet_list.find { |one| one.name == "Greyholm plant network" }
+    post("/projects/#{@project.id}/sheets/#{sheet.id}/other-level", { token: })
+    path = URI(last_response["Location"]).path
+    assert_match "Greyholm plant network: cabling", get(path).body
+    assert_equal true, cable("edge-01", "core-01")["planned"]
+    post("#{path}/undo", { token: }, "HTTP_HX_REQUEST" => "true")
+    assert_nil cable("edge-01", "core-01")
+    assert_empty set.things_on(path[/[^\/]+\z/])
+    brief = set.sheet_list.find { |one| one.notation_name == "entities" }
+    post("/projects/#{@project.id}/sheets/#{brief.id}/other-level", { token: })
+    assert_equal 422, last_response.status
+  end
+
+  def test_a_unit_tells_what_it_is_on_both_levels
+    sheet = set.sheet_list.find { |one| one.name == "Greyholm plant network" }
+    page = Nokogiri::HTML5(get("/projects/#{@project.id}/sheets/#{sheet.id}/facts/#{unit("scada-01").id}").body)
+    text = page.text.squeeze(" \n")
+    assert_match "Plant, 10.20.4.10", text
+    assert_match(/eth0 to acc-01/, text)
+  end
 end

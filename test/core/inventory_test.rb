@@ -168,7 +168,9 @@ class InventoryTest < Minitest::Test
           end
         end
       rows = rows.reject { |row| row[2] == "power" }.shuffle(random: Random.new(seed))
-      bare = model(GeneratedCabling.new(seed).text.lines.grep_v(/^uplink| to |^model/).map { |line| line.sub(/,? (model|ports) .*/, "") }.join)
+      bare = model(GeneratedCabling.new(seed).text.lines.grep_v(/^uplink| to |^model/).map { |line|
+        line.sub(/,? (model|ports) .*/, "")
+      }.join)
       result, draft = bring(bare, ["unit,port,medium,speed,pluggable", *rows.map { |row| row.first(5).join(",") }].join("\n"))
       assert_empty result.rejected.map(&:reason), "seed #{seed}"
       whole.of_kind("device").each do |unit|

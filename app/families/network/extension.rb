@@ -7,11 +7,12 @@ module Web
       module Extension
         module_function
 
-        def routes = [InventoryRoutes, CablingRoutes, UnitSheetRoutes]
+        def routes = [InventoryRoutes, CablingRoutes, UnitSheetRoutes, LevelRoutes]
 
         def panels =
           {
             facts: [:network_facts, Presenters::ElementPanel],
+            sheet: [:network_sheet, Presenters::SheetPanel],
             chosen: [:network_chosen, Presenters::ChosenPanel],
             links: :cabling_links,
             openers: :inventory_opener

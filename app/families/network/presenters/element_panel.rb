@@ -7,7 +7,10 @@ module Web
         # Where a cable leads in the end, and what hangs on a unit.
         class ElementPanel
           TEMPLATES = { "link" => :cable_facts, "device" => :unit_facts }.freeze
-          private_constant :TEMPLATES
+          NOTATIONS = [Basalt::Network::Notation::Logical, Basalt::Network::Notation::Physical, Basalt::Network::Notation::Unit].map { |one|
+            one::NAME
+          }.freeze
+          private_constant :TEMPLATES, :NOTATIONS
 
           def initialize(project:, sheet:, element:)
             @set = project.set
@@ -15,8 +18,40 @@ module Web
             @element = element
           end
 
+          # Cables that are told beside a unit.
+          MOST = 6
+          private_constant :MOST
+
           # @return [Symbol, nil]
-          def template = @sheet.notation_name == Basalt::Network::Notation::Physical::NAME ? TEMPLATES[@element.kind] : nil
+          def template = cabling? ? TEMPLATES[@element.kind] : nil
+
+          # @return [Boolean] whether it is told what a unit is on the logical and on the physical level
+          def levels? = @element.kind == "device" && NOTATIONS.include?(@sheet.notation_name)
+
+          # @return [Array<String>] each subnet it stands on, with the address there
+          def subnets
+            @set.relations_of(@element.id, "attachment").map do |one|
+              [@set.element(one.target("subnet")).name, one["address"] || "without an address", *("gateway" if one["gateway"])].join(", ")
+            end
+          end
+
+          # @return [String] how many ports are used and free
+          def counts
+            return "not said" unless ports.known?
+
+            free = Basalt::Network::Cabling::FreePorts.new(@set, @element).count
+            "#{ports.count - free} of #{ports.count} used"
+          end
+
+          # @return [Array<String>] the first cables: the port, and where it leads
+          def cables
+            cable_ends.first(MOST).map do |one|
+              far = one.others.first
+              [one.label, "to", @set.element(far.target_id).name, far.facts["port"]].compact.join(" ")
+            end
+          end
+
+          def more_cables = [cable_ends.length - MOST, 0].max
 
           # @return [Array<Array(String, String, String)>] for each end of the cable the way in words, why it ends there, and the ids
           #   to light
@@ -40,6 +75,11 @@ module Web
           # @return [Integer] members of a stack that can be lost alone; 0 where it is none
           def members = ports.stacked? ? ports.members : 0
           def ports = @ports ||= Basalt::Network::Cabling::Ports.of(@set, @element)
+
+          private
+
+          def cabling? = NOTATIONS.drop(1).include?(@sheet.notation_name)
+          def cable_ends = @cable_ends ||= Basalt::Network::Cabling::CableEnds.of(@set, @element.id)
         end
       end
     end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Network
+      module Presenters
+        # What can be begun from a sheet of a network.
+        class SheetPanel
+          def initialize(sheet:, **)
+            @sheet = sheet
+          end
+
+          # @return [String, nil] what the button says
+          def begins = LevelRoutes::Levels::OTHER[@sheet.notation_name]&.then { |level| "Begin its #{level.title}" }
+        end
+      end
+    end
+  end
+end
