@@ -76,6 +76,16 @@ module Web
       end
     end
 
+    # The lines of a bundle one by one, or as one again.
+    post "#{SHEET}/bundles", needs: :edit, answers: :pieces, makes: "OpenBundle" do
+      open = params[:open] == "yes"
+      on_sheet(->(draft, ids) { "drew the bundle of #{Acting.titles(draft, ids)} #{open ? "line by line" : "as one"}" }) do |draft, sheet|
+        Acting.chosen(draft, params).each do |id|
+          draft.apply(Basalt::Change::OpenBundle.new(sheet_id: sheet.id, element_id: id, open:))
+        end
+      end
+    end
+
     post "#{SHEET}/taken-off", needs: :edit, answers: :pieces, makes: "TakeOffOnce" do
       on_sheet(->(draft, ids) { "took #{Acting.titles(draft, ids)} off the sheet" }) do |draft, sheet|
         ids = Acting.chosen(draft, params).reject { |id| draft.element(id).relation? }

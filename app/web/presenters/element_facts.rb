@@ -64,6 +64,10 @@ module Web
       def route_kept? = @placement&.kept?
       def repeatable? = @sheet.notation.repeatable?(@set, @sheet.id, @element)
       def pinned? = @placement.pinned
+
+      # @return [Array<Basalt::Model::Element>] the lines of the bundle that a line is in; itself where it is in none
+      def bundle = @bundle ||= @element.relation? && @sheet.notation.bundles? ? drawn.bundled(@element) : [@element]
+      def bundle_open? = drawn.bundle(@element).one?
       def closed? = nesting.closed?(@element.id)
       def collapsible? = @placement && (nesting.boundary?(@element.id) || closed?)
       def drawn? = @set.placements_on(@sheet.id).any?
@@ -76,6 +80,7 @@ module Web
 
       def description = @element.description
       def rest = "facts/#{@element.id}"
+      def drawn = @drawn ||= Basalt::Drawing::AsDrawn.of(@set, @sheet.id)
       def nesting = @nesting ||= Basalt::Drawing::Nesting.new(@set, @sheet.id)
       def name = description.named? ? [typed("name", @element.relation? ? "verb" : "name", @element.name)] : []
 

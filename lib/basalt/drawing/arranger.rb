@@ -100,6 +100,7 @@ module Basalt
         return rule if notation.ruled?
 
         clear_touched
+        hide_followers
         resize
         free_joined
         fresh.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
@@ -230,10 +231,30 @@ module Basalt
       def disturbed
         touched = touched_elements
         own = touched.filter_map { |id| draft.element(id) }
-        lines = own.select(&:relation?) + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
+        lines = own.select(&:relation?) + bundles + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
         lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
         lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
         lines.uniq(&:id).select { |line| notation.draws_line?(draft, line) && anchors.of(line).all? { |key| placement(key)&.box } }
+      end
+
+      # The lines of bundles that a touched one is in, or was.
+      def bundles
+        return [] unless notation.bundles?
+
+        altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
+        lines = altered + touched_elements.filter_map { |id| draft.element(id) }
+        lines.select { |one| one.relation? && notation.bundle_name(one) }.flat_map { |one| draft.bundled(one) }.uniq(&:id)
+      end
+
+      # What others stand for from now on has no way of its own.
+      def hide_followers
+        return unless notation.bundles?
+
+        followers = (touched_elements.filter_map { |id| draft.element(id) }.select(&:relation?) + bundles).uniq(&:id)
+        followers.select { |line| draft.follower?(line) }.each do |line|
+          spatial_index.remove(line.id)
+          arrange(line.id, { route: nil }) if placement(line.id)&.route
+        end
       end
 
       # The lines that lead out of a boundary which was collapsed or opened.

@@ -21,7 +21,7 @@ module Basalt
         return true if set.is_a?(AsDrawn) || set.placements.ids_by(:again, sheet_id).any?
 
         notation = set.sheets[sheet_id]&.notation
-        notation ? notation.ends_at_parts? || notation.ruled? : false
+        notation ? notation.ends_at_parts? || notation.ruled? || notation.bundles? : false
       end
       private_class_method :needed?
 
@@ -95,6 +95,30 @@ module Basalt
       def drawn_between?(sheet_id, relation)
         relation.ends.all? { |one| shown?(sheet_id, one.target_id) || shown_within?(sheet_id, one.target_id) }
       end
+
+      # Lines of a bundle are drawn as one, for which the first stands, until somebody opens it.
+      #
+      # @return [Array<Model::Element>] the line and those drawn with it, in order of making
+      def bundle(line)
+        return [line] if @notation.bundle_name(line).nil?
+
+        all = bundled(line)
+        all.any? { |one| @set.placement(@sheet_id, one.id)&.shape&.fetch("open", nil) } ? [line] : all
+      end
+
+      # @param line [Model::Element] that may be gone
+      # @return [Array<Model::Element>] all lines of its bundle, whether it is opened or not
+      def bundled(line)
+        name = @notation.bundle_name(line) or return [line]
+        ends = line.targets.sort
+        @set
+          .relations_of(line.ends.first.target_id)
+          .select { |other| other.kind == line.kind && @notation.bundle_name(other) == name && other.targets.sort == ends }
+          .sort_by(&:ordinal)
+      end
+
+      # @return [Boolean] whether another line of its bundle stands for it
+      def follower?(line) = !@notation.bundle_name(line).nil? && bundle(line).first&.id != line.id
 
       # @return [String] the element that a key is of
       def element_id(key) = occurrence(key)&.element_id || key

@@ -21,7 +21,7 @@ module Basalt
         @counts = Hash.new(0)
         set = AsDrawn.of(set, sheet_id)
         set.things_on(sheet_id).each { |thing| add(set, thing.id) }
-        set.sheets[sheet_id].notation.lines_on(set, sheet_id).each { |line| add(set, line.id) }
+        set.relations_on(sheet_id).each { |line| add(set, line.id) }
       end
 
       # Another that is renewed by itself.
@@ -120,13 +120,7 @@ module Basalt
         element = set.element(id) or return
         notation = set.sheets[@sheet_id].notation
         return if !element.relation? && Nesting.new(set, @sheet_id).hidden?(id)
-        unless if element.relation?
-                 notation.draws_line?(set, element) && set.drawn_between?(@sheet_id, element)
-               else
-                 set.shown?(@sheet_id, id)
-               end
-          return
-        end
+        return unless element.relation? ? line?(set, element, notation) : set.shown?(@sheet_id, id)
 
         @kinds[id] = element.kind
         set.elements[id] ? @counts[element.kind] += 1 : @again << id
@@ -138,6 +132,12 @@ module Basalt
 
         @unjoinable << id unless notation.joins?(element)
         @alone << id if notation.joins?(element) && alone?(set, element, notation)
+      end
+
+      # What another line of its bundle stands for is there too.
+      def line?(set, element, notation)
+        drawn = notation.draws_line?(set, element) || (notation.bundles? && notation.lines.include?(element.kind) && set.follower?(element))
+        drawn && set.drawn_between?(@sheet_id, element)
       end
 
       def alone?(set, thing, notation)

@@ -53,6 +53,17 @@ module Web
 
           def more_cables = [cable_ends.length - MOST, 0].max
 
+          # @return [Array<Array(String, String)>] id and ends of each cable of its bundle; none where it is alone
+          def bundle
+            drawn = Basalt::Drawing::AsDrawn.of(@set, @sheet.id)
+            cables = drawn.respond_to?(:bundled) ? drawn.bundled(@element) : []
+            return [] if cables.length < 2
+
+            cables.map do |cable|
+              [cable.id, cable.ends.map { |one| [@set.element(one.target_id).name, one.facts["port"]].compact.join(" ") }.join(" to ")]
+            end
+          end
+
           # @return [Array<Array(String, String, String)>] for each end of the cable the way in words, why it ends there, and the ids
           #   to light
           def traces

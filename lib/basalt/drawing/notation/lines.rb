@@ -8,6 +8,12 @@ module Basalt
         # @return [Array<Label>] the texts at a line
         def labels(_set, _line) = []
 
+        # @return [Boolean] whether lines between the same things can be called together, and are drawn as one then (see AsDrawn#bundle)
+        def bundles? = false
+
+        # @return [String, nil] what a line and others between the same things are called together
+        def bundle_name(_line) = nil
+
         # @param labels [Hash{String => Array(Numeric, Numeric)}] where its labels stand
         # @return [Array] shapes of a line along its route
         def line_shapes(_set, line, route, _labels) = [Shapes.polyline(route, pen(line)), Shapes.polyline(route, :grip)]

@@ -14,7 +14,10 @@ module Basalt
         def band = "Physical"
         def things = %w[device outside place]
         def lines = %w[link]
-        def draws_line?(_set, relation) = lines.include?(relation.kind)
+
+        def draws_line?(set, relation)
+          lines.include?(relation.kind) && !(set.respond_to?(:follower?) && set.follower?(relation))
+        end
 
         def examples =
           ["switch core-01, 2 members, ports 1-24 copper 1G, ports up1-up4 fibre 10G", "router edge-01, ports lan1-lan4 copper 1G",
@@ -40,7 +43,13 @@ module Basalt
           members > 1 ? "#{super}, #{members} members" : super
         end
 
-        def labels(set, cable) = ends(set, cable) + middle(set, cable)
+        def labels(set, cable)
+          cables = set.respond_to?(:bundle) ? set.bundle(cable) : [cable]
+          cables.length > 1 ? BundleLabels.new(self, set, cables).labels : ends(set, cable) + middle(set, cable)
+        end
+
+        def bundles? = true
+        def bundle_name(cable) = cable["bundle"]
 
         # A port and half of what stands in the middle.
         def strip = 32
@@ -84,6 +93,9 @@ module Basalt
         def computed(set, element) = PhysicalFacts.of(set, element)
         def computed_headings(kind) = PhysicalFacts.headings(kind)
 
+        # @return [String] of a port, as drawings write it
+        def drawn(set, unit, label) = unit.kind == "device" ? Cabling::Rules.drawn(set, unit, label) : label
+
         private
 
         # @return [String, nil] id of the outside whose it is; nil where it is ours
@@ -117,8 +129,6 @@ module Basalt
             Drawing::Label.new(role: one.role, text: Drawing::Pens.fit(text, :label, 120)) if text
           end
         end
-
-        def drawn(set, unit, label) = unit.kind == "device" ? Cabling::Rules.drawn(set, unit, label) : label
 
         # Of what has no ports of its own nothing has to be decided.
         def undecided?(set, unit) = unit&.kind == "device" && Cabling::Ports.of(set, unit).known?
