@@ -192,7 +192,10 @@ class CablingTracesTest < Minitest::Test
       rows = schedule.rows
       assert_equal set.of_kind("link").map(&:id).sort, rows.map { |row| row.cable.id }.sort
       assert_equal rows.length * 2, schedule.labels.length
-      assert_equal(rows.length, schedule.purchases.sum { |_, _, _, count, _| count })
+      assert_equal(rows.length, schedule.purchases.cables.sum(&:count))
+      core = set.named("core-0001").first.id
+      pluggable = set.of_kind("link").flat_map(&:ends).count { |one| one.target_id == core && one.facts["port"].include?("up") }
+      assert_equal(pluggable, schedule.purchases.modules.sum(&:count))
       told = rows.map { |row| schedule.cells(row).values_at(0, 1).join(" ") }
       assert_equal told.sort_by { |text| Cabling::NaturalOrder.key(text) }, told
       set.of_kind("device").each do |unit|

@@ -25,7 +25,7 @@ module Web
           def count = found.length
           def all = whole.length
           def more = [count - MOST, 0].max
-          def purchases = @schedule.purchases
+          def purchases = @purchases ||= @schedule.purchases
           def laid = whole.count { |row| row.cable["laid"] }
 
           # @return [String, nil] id of the unit at an end of a cable, where it has ports of its own

@@ -59,17 +59,8 @@ module Basalt
           end
         end
 
-        # What there is to buy: how many cables of each medium, speed and length.
-        #
-        # @return [Array<Array(String, String, Integer, Integer, Integer)>] medium, speed, m each, how many, m together; nil where that
-        #   is not decided
-        def purchases
-          bought = rows.map(&:cable).reject { |cable| cable["circuit"] || cable["medium"] == "radio" }
-          bought
-            .group_by { |cable| cable.facts.values_at("medium", "speed", "length") }
-            .map { |(medium, speed, length), cables| [medium, speed, length, cables.length, length && (length * cables.length)] }
-            .sort_by { |medium, speed, length, *| [medium.to_s, Speed.bits(speed).to_f, length || Float::INFINITY] }
-        end
+        # @return [Purchases] what there is to buy for it
+        def purchases = Purchases.new(@set, rows.map(&:cable))
 
         # @return [String, nil] what both ends carry, where that is said and the same only once
         def vlans(row)
