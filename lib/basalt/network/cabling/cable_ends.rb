@@ -21,7 +21,7 @@ module Basalt
             .sort_by(&:ordinal)
             .flat_map do |cable|
               here = cable.ends.select { |one| one.target_id == unit_id }
-              here.map { |one| End.new(cable:, role: one.role, unit_id:, label: one.facts["port"]) }
+              here.map { |one| End.restore([cable, one.role, unit_id, one.facts["port"]]) }
             end
         end
 

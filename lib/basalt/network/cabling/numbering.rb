@@ -43,6 +43,8 @@ module Basalt
         # @param slot [Boolean] whether the port is on a card
         # @return [Array(String, Integer, Integer), nil] name, member and slot that a label says; nil where it is none of these
         def read(label, member:, slot:)
+          return [label, nil, nil] if plain? && !member && !slot
+
           found = label.match(@expressions[[member, slot]] ||= expression(member, slot)) or return
           [found[:PORT], *[[member, :MEMBER], [slot, :SLOT]].map { |there, piece| Integer(found[piece], 10) if there && has?(piece.to_s) }]
         end
@@ -51,6 +53,9 @@ module Basalt
         def has?(piece) = @pieces.include?(piece)
 
         private
+
+        # A port that is on no member and no card is called as it is named.
+        def plain? = @plain.nil? ? @plain = kept("PORT" => "", "MEMBER" => nil, "SLOT" => nil) == ["PORT"] : @plain
 
         # What is left out takes what stands behind it along, and at the end what stands before it.
         def kept(given)

@@ -78,7 +78,7 @@ module Basalt
             next unless name && group.names.include?(name) && (member.nil? || member.between?(1, members))
             next if slot && slot != group.slot
 
-            return port(group, name, member)
+            return member || slot ? port(group, name, member) : Port.restore([label, name, nil, group.slot, group])
           end
           nil
         end

@@ -36,9 +36,10 @@ module Basalt
         end
 
         def parallel(cable)
+          one, other = cable.targets
           set
-            .relations_of(cable.targets.first, "link")
-            .select { |other| other.targets.sort == cable.targets.sort && other["medium"] != "power" && other["circuit"].nil? }
+            .relations_of(one, "link")
+            .select { |near| near.ends.any? { |joined| joined.target_id == other } && near["medium"] != "power" && near["circuit"].nil? }
             .sort_by(&:ordinal)
         end
 

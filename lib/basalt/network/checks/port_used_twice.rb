@@ -8,12 +8,19 @@ module Basalt
         rule "port-used-twice", :error, reads: READS, each: "device", near: 2
 
         def about(unit)
+          return [] if labels(unit).uniq!.nil?
+
           Cabling::CableEnds
             .by_label(set, unit.id)
             .flat_map { |label, ends| ends.uniq { |one| one.cable.id }.drop(faces(unit)).map { |one| twice(unit, label, one, ends.first) } }
         end
 
         private
+
+        # @return [Array<String>] of the ports at which cables end, each as often as one does
+        def labels(unit)
+          set.relations_of(unit.id, "link").flat_map { |cable| cable.ends.filter_map { |one| one.facts["port"] if one.target_id == unit.id } }
+        end
 
         def faces(unit) = unit["role"] == "patch panel" ? 2 : 1
 
