@@ -182,6 +182,6 @@ class CablingPagesTest < Minitest::Test
     page = Nokogiri::HTML5(get("/projects/#{@project.id}/sheets/#{sheet.id}/facts/#{unit("scada-01").id}").body)
     text = page.text.squeeze(" \n")
     assert_match "Plant, 10.20.4.10", text
-    assert_match(/\w+ to acc-01/, text)
+    assert_match(/to pp-01/, text)
   end
 end

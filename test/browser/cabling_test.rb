@@ -74,4 +74,36 @@ class CablingBrowserTest < Minitest::Test
     assert_css "h1", text: "Ports of acc-01"
     assert_accessible "the ports of a unit"
   end
+
+  def test_a_bundle_is_opened_and_the_ports_of_a_unit_are_drawn_and_compared
+    @project = project("#{TEXT}uplink acc-01 to core-01 twice, fibre, bundle po1\nweb eth0 to acc-01 3, copper 1G, 12m\nacc-02 5 to " \
+                       "core-01 1/5, copper 1G")
+    open_sheet(@project, "S")
+    latency(0.3)
+    find("#layer-labels text", text: "2 × 10G po1").click
+    # The facts are not there yet; the key waits for them.
+    press("o")
+    assert_css "#layer-labels text", text: "2/up1"
+    assert_no_css "#layer-labels text", text: "2 × 10G"
+    press("o")
+    assert_css "#layer-labels text", text: "2 × 10G po1"
+    thing("acc-01").click
+    click_button "Draw them"
+    assert_css ".where strong", text: "Ports of acc-01"
+    find("#layer-things g[data-part]", text: "web eth0").click
+    assert_css "#facts h2", text: /link|web/
+    type "/swap acc-01 3 and acc-01 4\nweb eth0 to acc-01 4, 15m\n"
+    settled
+    assert_css "#layer-things g[data-part]", text: /4.*web eth0/m
+    assert_equal([["web", "eth0", "acc-01", "4", "copper", "1G"]], cables.select { |cable| cable[0] == "web" })
+    assert_equal([15], model_of(@project).of_kind("link").filter_map { |one| one["length"] })
+    type "/switch acc-02\n"
+    settled
+    assert_css "#layer-things > g", text: "acc-02"
+    thing("acc-01").click
+    find("#layer-things > g", text: "acc-02").click(:shift)
+    assert_css "#facts", text: "Their ports compared"
+    assert_css "#facts td", text: "core-01, copper, 1G"
+    assert_accessible "the ports of two units"
+  end
 end

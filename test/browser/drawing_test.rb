@@ -72,7 +72,7 @@ class DrawingTest < Minitest::Test
     assert_equal before, box_of("desk-03").y
     page.send_keys("a")
     assert_no_css "#facts h2", text: "3 things selected"
-    assert_operator find("#facts h2").text[/\d+/].to_i, :>, 8
+    assert_operator find("#facts h2", match: :first).text[/\d+/].to_i, :>, 8
   end
 
   # What is dragged snaps to what stands near its line, however near the sheet is looked at, and is kept when the server comes back.
@@ -202,7 +202,7 @@ class DrawingTest < Minitest::Test
     open_sheet(demo_project, PLANT)
     find("#viewport").send_keys(%i[alt right])
     assert_css "#layer-things > g.chosen", count: 1
-    first = find("#facts h2").text
+    first = find("#facts h2", match: :first).text
     page.send_keys(%i[alt down])
     assert_no_css "#facts h2", text: first, exact_text: true
     page.send_keys(%i[alt left])
@@ -282,7 +282,7 @@ class DrawingTest < Minitest::Test
     page.send_keys(%i[alt right], "l", :enter)
     assert_css "#answer", text: "with the arrows first"
     direction = box_of("core-01").x > box_of("edge-01").right ? :right : :down
-    selected = find("#facts h2").text[/\S+/]
+    selected = find("#facts h2", match: :first).text[/\S+/]
     page.send_keys(
       { right: { "edge-01" => :right, "core-01" => :left }, down: { "edge-01" => :down, "core-01" => :up } }[direction][selected],
       :enter

@@ -19,7 +19,11 @@ module Basalt
 
         # @return [Array<String>] of the ports at which cables end, each as often as one does
         def labels(unit)
-          set.relations_of(unit.id, "link").flat_map { |cable| cable.ends.filter_map { |one| one.facts["port"] if one.target_id == unit.id } }
+          set.relations_of(unit.id, "link").flat_map { |cable|
+            cable.ends.filter_map { |one|
+              one.facts["port"] if one.target_id == unit.id
+            }
+          }
         end
 
         def faces(unit) = unit["role"] == "patch panel" ? 2 : 1
