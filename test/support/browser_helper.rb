@@ -142,10 +142,10 @@ module BrowserHelper
 
   # From the middle of the lower edge of a thing to another.
   def from_edge(from, to)
-    edge(from).move_to(to.native).release.perform
+    standing(from, to) { edge(from).move_to(to.native).release.perform }
   end
 
-  def drag_from_edge(from, by_x, by_y) = edge(from).move_by(by_x, by_y).release.perform
+  def drag_from_edge(from, by_x, by_y) = standing(from) { edge(from).move_by(by_x, by_y).release.perform }
 
   def edge(group)
     at = page.evaluate_script(<<~JS, group)
@@ -160,16 +160,26 @@ module BrowserHelper
   end
 
   def drag(group, by_x, by_y)
-    page
-      .driver
-      .browser
-      .action
-      .move_to(group.native)
-      .click_and_hold
-      .move_by(by_x / 2, by_y / 2)
-      .move_by(by_x - (by_x / 2), by_y - (by_y / 2))
-      .release
-      .perform
+    standing(group) do
+      page
+        .driver
+        .browser
+        .action
+        .move_to(group.native)
+        .click_and_hold
+        .move_by(by_x / 2, by_y / 2)
+        .move_by(by_x - (by_x / 2), by_y - (by_y / 2))
+        .release
+        .perform
+    end
+  end
+
+  # What is drawn anew while the hand is on its way there is met all the same.
+  def standing(*groups)
+    yield
+  rescue Selenium::WebDriver::Error::StaleElementReferenceError
+    groups.each(&:reload)
+    yield
   end
 
   def assert_accessible(message)
