@@ -61,6 +61,8 @@ module Basalt
       end
 
       def relations_of(key, *kinds)
+        return @set.relations_of(key, *kinds) if whole?
+
         id = element_id(key)
         ids = @notation.ends_at_parts? ? [id, *parts_within(id)] : [id]
         ids
@@ -70,6 +72,12 @@ module Basalt
           .select { |relation| !@notation.lines.include?(relation.kind) || relation.targets.include?(key) }
           .sort_by(&:ordinal)
       end
+
+      # What is asked for most; the delegator takes its time over what it has to look for.
+      def elements = @set.elements
+      def placements = @set.placements
+      def sheets = @set.sheets
+      def shown?(sheet_id, key) = @set.shown?(sheet_id, key)
 
       def parts_of(key) = @set.parts_of(element_id(key))
       def contents_of(key) = occurrence(key) ? [] : @set.contents_of(key)
@@ -142,8 +150,13 @@ module Basalt
 
       def parts_within(id) = @set.parts_of(id).flat_map { |part| [part.id, *parts_within(part.id)] }
 
+      # @return [Boolean] whether every line ends at what it joins, and nothing stands there twice
+      def whole? = !@notation.ends_at_parts? && @set.placements.ids_by(:again, @sheet_id).none?
+
       # What a line is drawn between is its first and its last end.
       def joined(relation)
+        return relation if whole?
+
         at = @set.placement(@sheet_id, relation.id)&.attached || {}
         last = relation.ends.length - 1
         ends =

@@ -24,8 +24,11 @@ module Basalt
           end
         end
 
+        # @return [Array<Array(Model::End, Model::Element, Cabling::Port)>] the ends at ports that are known; the same for all checks
+        def met(cable) = analysis[Cabling::PortsByCable][cable]
+
         # Worked out once for all the cables of a unit, and all the checks.
-        def ports(unit) = analysis[Cabling::PortsByUnit][unit]
+        def ports(unit) = analysis[Cabling::PortsByCable].ports(unit)
 
         # @return [Cabling::Port, nil] that the end is at, where the unit's ports are known and it is one of them
         def port(one, ports) = one.facts["port"] && ports.find(one.facts["port"])

@@ -8,7 +8,7 @@ module Basalt
         rule "medium-does-not-fit", :error, reads: READS, each: "link"
 
         def about(cable)
-          met = ends(cable).filter_map { |one, unit, ports| port(one, ports)&.then { |port| [one, unit, port] } }
+          met = met(cable)
           wrong = met.find { |_, _, port| !Cabling::Medium.fits?(takes(port), cable["medium"]) }
           return [at_port(cable, met, *wrong)] if wrong
 

@@ -8,6 +8,8 @@ module Basalt
         rule "port-does-not-exist", :error, reads: READS, each: "link"
 
         def about(cable)
+          return [] if met(cable).length == cable.ends.length
+
           ends(cable).filter_map do |one, unit, ports|
             next if one.facts["port"].nil? || !ports.known? || port(one, ports)
 

@@ -8,6 +8,8 @@ module Basalt
         rule "port-undecided", :hint, reads: READS, each: "link"
 
         def about(cable)
+          return [] if cable.ends.all? { |one| one.facts["port"] }
+
           ends(cable).filter_map do |one, unit, ports|
             next if one.facts["port"] || !ports.known? || Owners.of(set, unit).any?
 

@@ -8,7 +8,7 @@ module Basalt
         rule "speed-does-not-fit", :warning, reads: READS, each: "link"
 
         def about(cable)
-          met = ends(cable).filter_map { |one, unit, ports| port(one, ports)&.then { |port| [one, unit, port] } }
+          met = met(cable)
           speeds = met.map { |_, _, port| port.speed }
           return [] if Cabling::Speed.fit?(cable["speed"], *speeds)
 
