@@ -123,6 +123,45 @@ class NewUserTest < Minitest::Test
     JS
   end
 
+  # Two stacked core units, ten access units, a port put in between, and the schedule handed over.
+  def test_a_site_is_cabled_and_its_schedule_handed_over
+    begin_on("physical network")
+    press("/")
+    access = (1..10).map { |n| format("acc-%02d", n) }
+    lines = ["model access switch, ports 1-24 copper 1G, ports up1-up2 fibre 10G",
+             "switch core-01, 2 members, ports 1-24 copper 1G, ports up1-up10 fibre 10G",
+             *access.map { |name| "switch #{name}, model access switch" },
+             "uplink acc-01..acc-10 to core-01 twice, fibre 10G, 40m"]
+    hosts = %w[desk-1 desk-2 desk-3]
+    lines += hosts.each_with_index.map { |name, n|
+      "workstation #{name}, ports eth0 copper 1G\n#{name} eth0 to acc-01 #{n + 1}, copper 1G, 15m"
+    }
+    lines += ["shift acc-01 2-3 by 1", "printer label-1, ports eth0 copper 100M/1G", "label-1 eth0 to acc-01 2, copper 1G, 9m"]
+    type(lines.map { |line| "#{line}\n" }.join, every: EVERY)
+    settled
+    assert_wired(access)
+    visit "/projects/#{@project.id}"
+    click_link "Port schedule"
+    assert_css "table.register tbody tr", text: "label-1", wait: 20
+    tell name
+    rows = page.evaluate_script("[...document.querySelectorAll('table.register tbody tr')].map((row) => " \
+                                "row.innerText.split(/\\s+/).join(' '))")
+    ["acc-01 1 desk-1 eth0", "acc-01 2 label-1 eth0", "acc-01 3 desk-2 eth0", "acc-01 4 desk-3 eth0"].each do |words|
+      assert(rows.any? { |row| row.start_with?(words) }, words)
+    end
+  end
+
+  def assert_wired(access)
+    made = set
+    assert_empty all("#refused .refusal", visible: :all).map(&:text)
+    up = made.of_kind("link").select { |cable| cable.targets.include?(made.named("core-01").first.id) }
+    ends = up.map { |cable| cable.ends.map { |one| [made.element(one.target_id).name, one.facts["port"]].join(" ") }.sort }
+    assert_equal access.flat_map { |name| ["#{name} up1", "#{name} up2"] }.sort, ends.map(&:first).sort
+    assert_equal 20, ends.map(&:last).uniq.length
+    assert_equal %w[parallel-without-bundle], Basalt::Checks::Runner.new(made).findings.map(&:id).uniq
+    assert_drawn
+  end
+
   def test_a_network_with_the_pointer
     begin_on("logical network")
     page.send_keys("1")
