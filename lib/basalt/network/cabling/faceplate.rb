@@ -7,8 +7,9 @@ module Basalt
       # runs of free ports only the ends are told, so that it costs what is used.
       class Faceplate
         # +member+ of a stack, nil where it is none; +slot+, nil for ports of the unit itself; +card+ that sits there; +group+ of like
-        # ports, nil for an empty slot; +cells+ of its ports, and how many are +free+ of +count+.
-        Section = Value.of(:member, :slot, :card, :group, :cells, :free, :count)
+        # ports, nil for an empty slot; +cells+ of its ports, and how many are +free+ of +count+. What is at no port of the unit is
+        # +apart+: +:missing+ among its ports, +:undecided+, or +:unsaid+ where nothing is said of its ports.
+        Section = Value.of(:member, :slot, :card, :group, :cells, :free, :count, :apart)
         # One port, or a run of free ones: +first+ and +last+ label, how many, what ends there.
         Cell =
           Value.of(:first, :last, :count, :ends) do
@@ -32,7 +33,7 @@ module Basalt
 
         def ports = @list.ports
 
-        # @return [Array<Section>] the last tells ports that are not among the unit's, or not decided
+        # @return [Array<Section>] the last ones tell what is at no port of the unit
         def sections = @sections ||= [*members.flat_map { |member| of_member(member) }, *unknown]
 
         # @return [String, nil] name of the model that it is of
@@ -81,8 +82,14 @@ module Basalt
         end
 
         def unknown
-          cells = @list.lines.reject(&:group).first(MOST).map { |line| cell(line) }
-          cells.empty? ? [] : [Section.new(cells:, free: 0, count: cells.length)]
+          lines = @list.lines.reject(&:group).first(MOST).group_by { |line| apart(line) }
+          lines.map { |apart, some| Section.new(cells: some.map { |line| cell(line) }, free: 0, count: some.length, apart:) }
+        end
+
+        def apart(line)
+          return :undecided unless line.first
+
+          ports.known? ? :missing : :unsaid
         end
       end
     end

@@ -12,8 +12,8 @@ module Basalt
         def ports(use)
           Statements::Quality.new(
             ["device", Models::KIND],
-            "#{use} <names:port_names> [slot <slot:integer>] [<medium:medium>] [<speed:port_speed>] [connector <connector:word>] " \
-            "[<pluggable:pluggable>]",
+            "#{use} <names:port_names> [slot <slot:integer>] [<medium:medium>] [<speed:port_speed>] [<plugs:pluggable>] " \
+            "[connector <connector:word>] [<pluggable:pluggable>]",
             take: ->(context, unit, said) { say(context, unit, use, said) },
             tell: ->(_unparser, unit) { told(unit, use) },
             clear: ->(context, unit, _) { context.set(unit.id, "ports", nil) }
@@ -27,7 +27,7 @@ module Basalt
               use:,
               names: PortNames.read(said[:names]),
               **said.slice(:slot, :medium, :speed, :connector),
-              pluggable: said[:pluggable] ? true : nil
+              pluggable: said[:pluggable] || said[:plugs] ? true : nil
             )
           context.set(unit.id, "ports", PortGroups.with(known, group))
           Models.refuse_twice(context.draft, context.draft.element(unit.id)) if unit.kind == "device"

@@ -16,6 +16,7 @@ module Basalt
         SIDE = 14
         GAP = 4
         CORNER = 8
+        APART = { missing: "not among its ports", undecided: "port not decided", unsaid: "which ports it has is not said" }.freeze
         S = Drawing::Shapes
         P = Drawing::Pens
 
@@ -112,7 +113,7 @@ module Basalt
         def told(section, box)
           words = P.fit(words(section), :identifier, box.w - 200)
           [
-            S.text(@x, @y + 17, words, section.group || section.slot ? :identifier : :wrong),
+            S.text(@x, @y + 17, words, section.apart == :missing ? :wrong : :identifier),
             *(section.group && section.count > 1 ? [S.text(box.right - SIDE - GAP, @y + 17, count(section), :identifier, :end)] : []),
             *(section.group && @comparison&.lone?(section.group) ? corner(box.right - SIDE - GAP - 120, @y + 8) : [])
           ]
@@ -121,7 +122,7 @@ module Basalt
         def count(section) = "#{section.free} of #{section.count} free"
 
         def words(section)
-          return "not among its ports" unless section.group || section.slot
+          return APART.fetch(section.apart) if section.apart
 
           group = section.group
           slot = section.slot && "slot #{section.slot}: #{section.card || (group ? "ports" : "empty")}"
@@ -159,13 +160,20 @@ module Basalt
         # Where it leads, and over what.
         def leads(cell, x, y, w, h)
           first, *more = cell.ends
-          far = first.others.first
-          name = @set.element(far.target_id).name
-          words = more.any? ? "#{cell.ends.length} cables" : [name, far.facts["port"]].compact.join(" ")
+          wrong = more.any? && !cell.first.nil?
+          words = more.any? ? "#{cell.ends.length} cables" : far(first, w - 12)
           [
-            S.text(x + 6, y + 30, P.fit(words, :member, w - 12), more.any? ? :wrong : :member),
+            S.text(x + 6, y + 30, words, wrong ? :wrong : :member),
             S.polyline([[x + 4, y + h - 4], [x + w - 4, y + h - 4]], CablePens.of(first.cable))
           ]
+        end
+
+        # The port is told whole.
+        def far(one, room)
+          joined = one.others.first
+          port = joined.facts["port"] && " #{joined.facts["port"]}"
+          left = room - (port ? P.width(port, :member) : 0)
+          P.fit("#{P.fit(@set.element(joined.target_id).name, :member, [left, room / 3].max)}#{port}", :member, room)
         end
 
         def differing(cell, right, top) = @comparison && cell.first && @comparison.differs?(cell.first) ? corner(right, top) : []
