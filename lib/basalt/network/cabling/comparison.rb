@@ -22,8 +22,8 @@ module Basalt
         # @return [Array<Difference>] of patterns first, then of ports, in order
         def differences = @differences ||= [*members, *patterns, *used_otherwise]
 
-        # @return [Boolean] whether a port is otherwise on the two
-        def differs?(label) = (@labels ||= used_otherwise.to_set(&:label)).include?(label)
+        # @return [Boolean] whether a port is used on one alone
+        def lone_use?(label) = (@lone ||= used_otherwise.select { |one| one.here.nil? || one.there.nil? }.to_set(&:label)).include?(label)
 
         # @param group [PortGroup]
         # @return [Boolean] whether only one has ports like these

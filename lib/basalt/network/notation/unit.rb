@@ -37,7 +37,7 @@ module Basalt
             ["something is plugged in", :box, :outline, :used],
             ["planned", :box, :planned, :planned],
             *PhysicalLegend::CABLES,
-            ["otherwise on the other unit", :shapes, DIFFERS, :differs]
+            ["there, or used, on one alone", :shapes, DIFFERS, :differs]
           ]
         end
 

@@ -66,11 +66,18 @@ module Basalt
             *(:used if ends.any?),
             *ends.map { |one| CablePens.of(one.cable) }.uniq,
             *(:planned if ends.any? { |one| one.cable["planned"] }),
-            *(:differs if @comparison&.differences&.any?)
+            *(:differs if differs?(cells))
           ]
         end
 
         private
+
+        def differs?(cells)
+          return false unless @comparison
+
+          cells.any? { |cell| cell.first && @comparison.lone_use?(cell.first) } ||
+            @face.sections.any? { |section| section.group && @comparison.lone?(section.group) }
+        end
 
         # Sections with the rows of their cells.
         def sections = @sections ||= @face.sections.map { |section| [section, rows(section.cells)] }
@@ -176,7 +183,7 @@ module Basalt
           P.fit("#{P.fit(@set.element(joined.target_id).name, :member, [left, room / 3].max)}#{port}", :member, room)
         end
 
-        def differing(cell, right, top) = @comparison && cell.first && @comparison.differs?(cell.first) ? corner(right, top) : []
+        def differing(cell, right, top) = @comparison && cell.first && @comparison.lone_use?(cell.first) ? corner(right, top) : []
 
         # A corner filled.
         def corner(right, top) = [S.fill("M#{S.numbers(right - CORNER, top)}H#{S.n right}V#{S.n top + CORNER}Z", P::AMETHYST)]
