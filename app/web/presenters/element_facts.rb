@@ -101,7 +101,10 @@ module Web
         end
       end
 
-      def facts = description.fields.values.reject(&:internal).map { |fact| field(fact) }
+      def facts
+        shown = description.fields.values.reject(&:internal).select { |fact| fact.on?(@sheet.notation) || @element[fact.name] }
+        shown.map { |fact| field(fact) }
+      end
 
       def field(fact)
         case fact.type

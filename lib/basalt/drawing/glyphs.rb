@@ -31,6 +31,8 @@ module Basalt
         # a sheet that comes out
         "printer" => "M7 9V3H17V9M4 9H20V17H4ZM7 14H17V21H7ZM9 17H15",
         # two rows of holes
+        "shelf" => "M3 15H21M5 15V19M19 15V19M8 15V8H16V15",
+        "blank" => "M3 8H21V16H3Z",
         "patch panel" => "M3 6H21V18H3ZM7 9.5H7.1M12 9.5H12.1M17 9.5H17.1M7 14.5H7.1M12 14.5H12.1M17 14.5H17.1",
         # a beam on its pivot
         "load balancer" => "M12 8V20M8 20H16M4 8H20M4 8L2 13H6ZM20 8L18 13H22ZM12 4V8",

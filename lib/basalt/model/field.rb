@@ -10,7 +10,8 @@ module Basalt
     # Elements are found by the value of an +indexed+ one. What a +:read+ one keeps is what its +reader+ makes of a text.
     # +along+ is called with the draft, the element as it was and as it is whenever one becomes another, and alters what has to
     # follow.
-    Field = Value.of(:name, :type, :label, :choices, :range, :internal, :own, :indexed, :reader, :along) do
+    # One that is +on+ certain notations is shown on sheets of these, and elsewhere only beside an element that has it.
+    Field = Value.of(:name, :type, :label, :choices, :range, :internal, :own, :indexed, :reader, :along, :on) do
       # Takes a value from a person or a file.
       #
       # @param value [Object, nil] nil clears the fact
@@ -24,6 +25,9 @@ module Basalt
       end
 
       def title = label || name
+
+      # @param notation [Drawing::Notation]
+      def on?(notation) = on.nil? || on.include?(notation.name)
     end
   end
 end

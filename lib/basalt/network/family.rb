@@ -8,13 +8,15 @@ module Basalt
       module_function
 
       def kinds = Kinds::ALL
-      def notations = [Notation::Logical.new, Notation::Physical.new, Notation::Unit.new]
+      def notations = [Notation::Logical.new, Notation::Physical.new, Notation::Unit.new, Notation::Rack.new]
       def forms = Sentences::FORMS
       def qualities = Sentences::QUALITIES
       def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
 
-      def checks = logical + cabling
+      def checks = logical + cabling + racks
+
+      def racks = [Checks::UnitOverlap, Checks::DoesNotFit, Checks::OverPower, Checks::OverWeight, Checks::GapTooSmall]
 
       # What follows from an act as a whole.
       def settle(draft) = Cabling::Cards.settle(draft)

@@ -16,6 +16,9 @@ module Basalt
       # What can stand at the end of a link or be attached to a subnet.
       JOINED = %w[device outside place].freeze
 
+      # Sheets on which it matters where in a rack something stands.
+      RACKS = [Notation::Rack::NAME].freeze
+
       def self.field(name, type, **rest) = Model::Field.new(name:, type:, **rest)
       # What has its columns first, in this order; what is added to the kind comes behind.
       def self.titled(*names, **others) = names.to_h { |name| [name, name] }.merge(others.transform_keys(&:to_s))
@@ -36,7 +39,14 @@ module Basalt
             field("members", :integer, range: 1..32, along: Cabling::Relabelling.method(:unit)),
             field("slots", :integer, range: 1..99, along: Cabling::Cards.method(:fewer_slots)),
             field("ports", :read, reader: Cabling::PortGroups.method(:normal)),
-            field("planned", :flag)
+            field("planned", :flag),
+            field("at unit", :integer, label: "at U", range: 1..60, on: RACKS),
+            field("height", :integer, label: "height in units", range: 1..60, on: RACKS),
+            field("rear", :flag, label: "at the rear", on: RACKS),
+            field("half depth", :flag, on: RACKS),
+            field("half", :choice, label: "half width", choices: %w[left right], on: RACKS),
+            field("power", :integer, label: "power in W", range: 0..100_000, on: RACKS),
+            field("weight", :integer, label: "weight in kg", range: 0..5000, on: RACKS)
           ]
         ),
         Model::Kind.new(
@@ -59,7 +69,10 @@ module Basalt
           nouns: nouns(LEVELS, "level"),
           containers: ["place"],
           distinct_by: %w[level container],
-          fields: [field("level", :choice, choices: LEVELS), field("height", :integer, label: "height in units", range: 1..60)]
+          fields: [field("level", :choice, choices: LEVELS), field("height", :integer, label: "height in units", range: 1..60),
+                   field("supply", :integer, label: "supply in W", range: 0..1_000_000, on: RACKS),
+                   field("load", :integer, label: "load in kg", range: 0..100_000, on: RACKS),
+                   field("row", :integer, internal: true)]
         ),
         Model::Kind.new(
           name: "subnet",

@@ -21,6 +21,8 @@ module Basalt
         "modem",
         "ups",
         "power strip",
+        "shelf",
+        "blank",
         "device"
       ].freeze
     end

@@ -11,6 +11,7 @@ module Basalt
       SLOTS = {
         address: Statements::WordSlot.new(ADDRESS, "an address such as .20, 10.20.4.20 or ?", quoted: false),
         prefix: Statements::WordSlot.new(%r{\A[\dA-Fa-f.:]+/\d+\z}, "a prefix such as 10.20.4.0/24", stops: true, quoted: false),
+        **Racks::Sentences::SLOTS,
         height: Statements::WordSlot.new(/\A\d{1,2}U\z/, "a height such as 42U", stops: true, quoted: false) { |text| text.to_i },
         medium: Statements::WordSlot.new(/\A(#{Kinds::MEDIA.join("|")})\z/, "a medium such as copper", stops: true, quoted: false),
         speed: Statements::WordSlot.new(/\A\S+\z/, "a speed such as 10G"),
@@ -29,7 +30,7 @@ module Basalt
 
       IN_PLACE =
         quality(
-          %w[device place subnet],
+          %w[place subnet],
           "in <container:thing(place)>",
           take: ->(context, thing, said) { context.set(thing.id, "container", said[:container].id) },
           tell: ->(unparser, thing) { placed?(unparser, thing) ? [["in", unparser.thing(thing.container_id)]] : [] },
@@ -94,6 +95,7 @@ module Basalt
         ON,
         TO,
         IN_PLACE,
+        *Racks::Sentences::QUALITIES,
         PART_OF,
         OWNED_BY,
         HEIGHT,

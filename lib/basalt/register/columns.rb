@@ -20,7 +20,7 @@ module Basalt
             *owner(description),
             *ends(description),
             *name(description),
-            *facts(description),
+            *facts(description, notation),
             *place(description),
             assumed,
             *notation.computed_headings(kind).map { |title| Column.new(key: "computed #{title}", title:, type: :computed) }
@@ -72,8 +72,8 @@ module Basalt
         description.named? ? [Column.new(key: "name", title: "name", type: :text, required: true)] : []
       end
 
-      def facts(description)
-        [*description.fields.values.reject(&:internal), *row(description)].map do |field|
+      def facts(description, notation)
+        [*description.fields.values.reject { |one| one.internal || !one.on?(notation) }, *row(description)].map do |field|
           Column.new(key: field.name, title: field.title, type: field.type, choices: field.choices, fact: field)
         end
       end

@@ -22,6 +22,7 @@ module Basalt
             reader: Numbering.method(:checked),
             along: Relabelling.method(:numbering)
           ),
+          Model::Field.new(name: "rack units", type: :choice, choices: ["from below", "from above"]),
           Model::Field.new(name: "host names", type: :read, reader: HostNames.method(:checked)),
           *Roles::ALL.map { |role| Model::Field.new(name: labels(role), type: :read, reader: Numbering.method(:checked)) },
           *LONGEST.keys.map { |medium| Model::Field.new(name: longest(medium), type: :integer, range: 1..200_000) }

@@ -86,6 +86,7 @@ module Basalt
         RULES = [
           rule("numbering", :word),
           rule("host names", :word),
+          rule("rack units", :word),
           *Roles::ALL.map { |role| rule(Rules.labels(role), :word) },
           *Rules::LONGEST.keys.map { |medium| rule(Rules.longest(medium), :length) }
         ].freeze

@@ -6,7 +6,7 @@ module Basalt
       # One unit drawn with all its ports: a head with its name, a line for each kind of ports with how many are free, and beneath it
       # a cell for each port with what is plugged in. Runs of free ports share a cell.
       class UnitFace
-        COLUMNS = 8
+        COLUMNS = 6
         # px
         CELL = 92
         USED = 40
