@@ -157,6 +157,13 @@ class RacksTest < Minitest::Test
     assert_empty fits.("Hall", 7)
   end
 
+  def test_what_is_known_is_moved_without_its_noun
+    set = model("rack R1 10U\nrack R2 10U\nserver a in R1 at U2\nrack R2\na in R2 at U7, 2U, half depth")
+    assert_equal(["R2", 7, 2, true], set.named("a").first.then { |one|
+      [set.element(one.container_id).name, *one.facts.values_at("at unit", "height", "half depth")]
+    })
+  end
+
   def test_what_cannot_be_is_refused_or_found
     refused = ->(line) { assert_raises(Mistake) { model("room Hall\nrack R1 4U\n#{line}") }.message }
     assert_match "Hall is a room: only in a rack is anything at a unit", refused.("server a in Hall at U3")

@@ -7,7 +7,7 @@ module Web
       module Extension
         module_function
 
-        def routes = [InventoryRoutes, CablingRoutes, UnitSheetRoutes, LevelRoutes]
+        def routes = [InventoryRoutes, CablingRoutes, UnitSheetRoutes, LevelRoutes, RackRoutes]
 
         def panels =
           {

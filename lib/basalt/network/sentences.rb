@@ -134,6 +134,7 @@ module Basalt
           "gateway shared by <members:things(device)> [on <subnet:thing(subnet)>] at <address:address>"
         ) { |context, said| Attaching.share(context, said) },
         *Cabling::Sentences::FORMS,
+        *Racks::Sentences::FORMS,
         Statements::Form.new("uplink <units:units> to <other:thing(device)> {link}") do |context, said|
           Cabling::Uplinks.plan(context, said)
         end,

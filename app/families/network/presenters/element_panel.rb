@@ -7,9 +7,7 @@ module Web
         # Where a cable leads in the end, and what hangs on a unit.
         class ElementPanel
           TEMPLATES = { "link" => :cable_facts, "device" => :unit_facts }.freeze
-          NOTATIONS = [Basalt::Network::Notation::Logical, Basalt::Network::Notation::Physical, Basalt::Network::Notation::Unit].map { |one|
-            one::NAME
-          }.freeze
+          NOTATIONS = %i[Logical Physical Unit Rack].map { |name| Basalt::Network::Notation.const_get(name)::NAME }.freeze
           private_constant :TEMPLATES, :NOTATIONS
 
           def initialize(project:, sheet:, element:)
@@ -23,7 +21,14 @@ module Web
           private_constant :MOST
 
           # @return [Symbol, nil]
-          def template = cabling? ? TEMPLATES[@element.kind] : nil
+          def template
+            return :place_facts if @element.kind == "place"
+
+            cabling? ? TEMPLATES[@element.kind] : nil
+          end
+
+          # @return [PlacePanel] the racks of a place
+          def place = @place ||= PlacePanel.new(@set, @element)
 
           # @return [Boolean] whether it is told what a unit is on the logical and on the physical level
           def levels? = @element.kind == "device" && NOTATIONS.include?(@sheet.notation_name)
@@ -89,7 +94,7 @@ module Web
 
           private
 
-          def cabling? = NOTATIONS.drop(1).include?(@sheet.notation_name)
+          def cabling? = NOTATIONS[1..2].include?(@sheet.notation_name)
           def cable_ends = @cable_ends ||= Basalt::Network::Cabling::CableEnds.of(@set, @element.id)
         end
       end

@@ -52,6 +52,18 @@ module Basalt
           context.set(thing.id, "at unit", nil)
         end
 
+        # Of what is known, without its noun: +core-01 in R1 at U20, 2U+.
+        FORMS = [
+          Statements::Form.new(
+            "<thing:thing(device)> in <container:thing(place)> [at <unit:unit>] {device}",
+            retract: ->(context, said, _) { leave(context, said[:thing]) }
+          ) do |context, said|
+            stand(context, said[:thing], said)
+            context.qualify(said[:thing], said)
+            context.show(said[:thing])
+          end
+        ].freeze
+
         QUALITIES = [
           quality(
             "device",

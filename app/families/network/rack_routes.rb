@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Network
+      # Elevations of racks, and where in them there is room.
+      module RackRoutes
+        extend Routing
+
+        RACKS = "/projects/:project_id/racks"
+
+        helped_by :RackPages
+
+        post "#{RACKS}/:element_id/drawn", needs: :edit, answers: :redirect, makes: "AddSheet, SetSubject, Show" do
+          with_project do |project|
+            place = racked_place(project)
+            racks = Basalt::Network::Racks::Rooms.new(project.set, place).racks
+            raise Basalt::Mistake, "There is no rack in #{place.name} yet" if racks.empty?
+
+            sheet_id = elevation_sheet(project.set, place)
+            project.act(said: "drew the racks of #{place.name}", by: person) do |draft|
+              sheet_id ||= new_elevation_sheet(draft, place, racks)
+            end
+            headers "HX-Redirect" => sheet_path(sheet_id)
+            htmx? ? "" : redirect(sheet_path(sheet_id))
+          end
+        end
+
+        get("#{RACKS}/:element_id/room", needs: :see, answers: :part) do
+          with_project do |project|
+            units = Integer(params[:units].to_s, 10, exception: false)
+            raise Basalt::Mistake, "Say how many units, from 1 to 60" unless units&.between?(1, 60)
+
+            fits = Basalt::Network::Racks::Rooms.new(project.set, racked_place(project)).fitting(units)
+            view(:rack_room, units:, fits: fits.first(Presenters::PlacePanel::MOST))
+          end
+        end
+
+        # What the routes need of the model.
+        module RackPages
+          NOTATION = Basalt::Network::Notation::Rack::NAME
+          private_constant :NOTATION
+
+          # @return [Basalt::Model::Element]
+          def racked_place(project)
+            place = element(project.set, params[:element_id])
+            place.kind == "place" ? place : raise(Refusals::NotFound, "place")
+          end
+
+          # @return [String, nil] id of the sheet that is there already
+          def elevation_sheet(set, place) = set.sheets_about(place.id).find { |one| one.notation_name == NOTATION }&.id
+
+          # @return [String]
+          def new_elevation_sheet(draft, place, racks)
+            id = draft.new_id
+            title = Basalt::Change::SheetTitle.free(draft, place["level"] == "rack" ? "#{place.name} elevation" : "Racks of #{place.name}")
+            draft.apply(Basalt::Change::AddSheet.new(name: title, notation: NOTATION, id:))
+            draft.apply(Basalt::Change::SetSubject.new(sheet_id: id, element_id: place.id))
+            racks.each { |rack| draft.apply(Basalt::Change::Show.new(sheet_id: id, element_id: rack.id)) }
+            Basalt::Drawing::Arranger.new(draft, id).tidy
+            signed(draft, id)
+            id
+          end
+        end
+      end
+    end
+  end
+end
