@@ -11,6 +11,7 @@ require_relative "layout"
 require_relative "lists"
 require_relative "memory"
 require_relative "pages"
+require_relative "racks"
 require_relative "schema"
 require_relative "sources"
 require "rack/test"
@@ -46,6 +47,7 @@ class Bench
   def measure
     return warm_up.then { ListsBench.new(&plain).run } if ARGV == ["lists"]
     return warm_up.then { CablingBench.new(&plain).run } if ARGV == ["cabling"]
+    return warm_up.then { RacksBench.new(&plain).run } if ARGV == ["racks"]
     return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
 
     puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
@@ -57,6 +59,7 @@ class Bench
     SourceBench.new(&plain).run
     ListsBench.new(&plain).run
     CablingBench.new(&plain).run
+    RacksBench.new(&plain).run
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run

@@ -227,18 +227,20 @@ class DrawingTest < Minitest::Test
     open_sheet(@project, "S")
     click_button "Tidy"
     assert_css "#layer-boundaries > g", text: "Here"
-    page
-      .driver
-      .browser
-      .action
-      .move_to(thing("b").native)
-      .click_and_hold
-      .move_by(5, 5)
-      .key_down(:alt)
-      .move_to(find("#layer-boundaries > g", text: "Here").native, 40, 10)
-      .release
-      .key_up(:alt)
-      .perform
+    standing do
+      page
+        .driver
+        .browser
+        .action
+        .move_to(thing("b").native)
+        .click_and_hold
+        .move_by(5, 5)
+        .key_down(:alt)
+        .move_to(find("#layer-boundaries > g", text: "Here").native, 40, 10)
+        .release
+        .key_up(:alt)
+        .perform
+    end
     assert_css "#history button[title*='moved b']"
     assert_equal id_of("Here"), set.element(id_of("b")).container_id
     find("#layer-boundaries text", text: "Here").click

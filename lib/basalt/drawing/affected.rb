@@ -38,14 +38,21 @@ module Basalt
         sheets.select { |sheet| shown.include?(sheet.id) }.flat_map { |sheet| RuledSheet.moved(draft, sheet.id) }
       end
 
-      # Where symbols tell of each other, all of them follow what any of them is joined to.
+      # Where symbols tell of each other, all of them follow what any of them is joined to, and wherever what tells how they are
+      # drawn became another.
       def together(draft, ids)
-        sheets = draft.sheets.each.select { |sheet| sheet.notation.together? }
+        sheets = draft.sheets.each.select { |sheet| sheet.notation.together? || sheet.notation.telling.any? }
         return [] if sheets.empty?
 
+        kinds = draft.elements.differences.map { |_, before, after| (after || before).kind }.uniq
         joined = ids.flat_map { |id| [id, *draft.element(id)&.targets, *draft.base.element(id)&.targets] }.uniq
         shown = joined.flat_map { |id| draft.sheets_of(id) }.to_set
-        sheets.select { |sheet| shown.include?(sheet.id) }.flat_map { |sheet| draft.things_on(sheet.id).map(&:id) }
+        followed = sheets.select { |sheet| follows?(sheet, shown, kinds) }
+        followed.flat_map { |sheet| draft.things_on(sheet.id).map(&:id) }
+      end
+
+      def follows?(sheet, shown, kinds)
+        (sheet.notation.together? && shown.include?(sheet.id)) || sheet.notation.telling.intersect?(kinds)
       end
 
       # What is drawn around others follows whatever was moved on its sheets.

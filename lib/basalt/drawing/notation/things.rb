@@ -18,6 +18,9 @@ module Basalt
         #   again together
         def together? = false
 
+        # @return [Array<String>] kinds that stand on no sheet and tell how all symbols are drawn
+        def telling = []
+
         # @return [Boolean] whether somebody may give a thing a size
         def sizable?(_thing) = false
 

@@ -15,7 +15,7 @@ module Basalt
         def chips = [%w[rack r], %w[switch s], %w[server v], ["patch panel", "h"], %w[shelf f], %w[ups q]]
 
         def ruled? = true
-        def together? = true
+        def telling = [Cabling::Rules::KIND]
         def geometry(set, sheet_id) = RacksGeometry.new(set, sheet_id)
         def fits?(_thing) = false
         def sizable?(_thing) = true

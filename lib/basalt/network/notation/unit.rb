@@ -23,6 +23,7 @@ module Basalt
 
         # What is plugged in elsewhere shows in the cells, and what is another there in the corners.
         def together? = true
+        def telling = [Cabling::Rules::KIND]
 
         def size(set, thing) = UnitFace.new(set, thing).then { |face| [face.width, face.height] }
 

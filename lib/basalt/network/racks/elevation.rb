@@ -24,7 +24,7 @@ module Basalt
         def mounted = @mounted ||= @things.select { |one| @spans.key?(one.id) }.sort_by { |one| [@spans[one.id].low, one.ordinal] }
 
         # @return [Array<Model::Element>] those that are in it, and at no unit yet
-        def waiting = @things - mounted
+        def waiting = @waiting ||= @things.reject { |one| @spans.key?(one.id) }
 
         # @param thing [Model::Element]
         # @return [Span, nil]

@@ -7,15 +7,18 @@ module Basalt
       # +sides+ (+:left+, +:right+) that it fills. Units are of EIA/ECA-310-E, 44.45 mm each.
       Span =
         Value.of(:low, :high, :faces, :sides) do
+          self::FACES = %i[front rear].freeze
+          self::SIDES = %i[left right].freeze
+
           # @param thing [Model::Element]
           # @param unit [Integer, nil] the lowest unit; the one that it is said to be at where none is given
           # @return [Span, nil] nil where it is at none
           def self.of(thing, unit = thing["at unit"])
             return unless unit
 
-            faces = thing["half depth"] ? [thing["rear"] ? :rear : :front] : %i[front rear]
-            sides = thing["half"] ? [thing["half"].to_sym] : %i[left right]
-            new(low: unit, high: unit + height(thing) - 1, faces:, sides:)
+            faces = thing["half depth"] ? [thing["rear"] ? :rear : :front] : self::FACES
+            sides = thing["half"] ? [thing["half"].to_sym] : self::SIDES
+            restore([unit, unit + height(thing) - 1, faces, sides])
           end
 
           # @return [Integer] units that a thing is high; 1 where it is not said
