@@ -37,6 +37,25 @@ module Web
       Acted.new(sheet, outcome, made, marked)
     end
 
+    # Opens a sheet for somebody, which shows these things.
+    #
+    # @param about [Basalt::Model::Element, nil] what it is about
+    # @return [String] its id
+    def open_sheet(draft, title, notation, about: nil, showing: [])
+      id = draft.new_id
+      draft.apply(Basalt::Change::AddSheet.new(name: Basalt::Change::SheetTitle.free(draft, title), notation:, id:))
+      draft.apply(Basalt::Change::SetSubject.new(sheet_id: id, element_id: about.id)) if about
+      showing.each { |thing| draft.apply(Basalt::Change::Show.new(sheet_id: id, element_id: thing.id)) }
+      signed(draft, id)
+      id
+    end
+
+    # Leads whoever asked to a sheet, whether a script or a form did.
+    def lead_to(sheet_id)
+      headers "HX-Redirect" => sheet_path(sheet_id)
+      htmx? ? "" : redirect(sheet_path(sheet_id))
+    end
+
     # Who opened a sheet, and when, as a person's own are signed.
     def signed(draft, sheet_id)
       { drawn_by: person, dated: Date.today.iso8601 }.each do |fact, value|

@@ -7,8 +7,6 @@ module Web
       module LevelRoutes
         extend Routing
 
-        helped_by :Levels
-
         post "#{EditRoutes::SHEET}/other-level", needs: :edit, answers: :redirect, makes: "AddSheet, Show, Add, SetEnd" do
           with_project do |project|
             from = sheet(project)
@@ -16,13 +14,12 @@ module Web
 
             id = nil
             project.act(said: "began #{level.title} of #{from.name}", by: person) do |draft|
-              id = begun_sheet(draft, "#{from.name}: #{level.title}", level.notation)
+              id = open_sheet(draft, "#{from.name}: #{level.title}", level.notation)
             end
             project.act(said: "took #{level.title} from #{from.name}", by: person, sheet_id: id, tidy: true) do |draft|
               level.work.new(draft, from.id, id).apply
             end
-            headers "HX-Redirect" => sheet_path(id)
-            htmx? ? "" : redirect(sheet_path(id))
+            lead_to(id)
           end
         end
 
@@ -36,14 +33,6 @@ module Web
             PHYSICAL => Level.new(title: "addressing", notation: LOGICAL, work: Basalt::Network::FirstSubnets)
           }.freeze
           private_constant :LOGICAL, :PHYSICAL
-
-          # @return [String] id of an empty sheet
-          def begun_sheet(draft, title, notation)
-            id = draft.new_id
-            draft.apply(Basalt::Change::AddSheet.new(name: Basalt::Change::SheetTitle.free(draft, title), notation:, id:))
-            signed(draft, id)
-            id
-          end
         end
       end
     end

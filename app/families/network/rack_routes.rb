@@ -21,8 +21,7 @@ module Web
             project.act(said: "drew the racks of #{place.name}", by: person) do |draft|
               sheet_id ||= new_elevation_sheet(draft, place, racks)
             end
-            headers "HX-Redirect" => sheet_path(sheet_id)
-            htmx? ? "" : redirect(sheet_path(sheet_id))
+            lead_to(sheet_id)
           end
         end
 
@@ -52,13 +51,9 @@ module Web
 
           # @return [String]
           def new_elevation_sheet(draft, place, racks)
-            id = draft.new_id
-            title = Basalt::Change::SheetTitle.free(draft, place["level"] == "rack" ? "#{place.name} elevation" : "Racks of #{place.name}")
-            draft.apply(Basalt::Change::AddSheet.new(name: title, notation: NOTATION, id:))
-            draft.apply(Basalt::Change::SetSubject.new(sheet_id: id, element_id: place.id))
-            racks.each { |rack| draft.apply(Basalt::Change::Show.new(sheet_id: id, element_id: rack.id)) }
+            title = place["level"] == "rack" ? "#{place.name} elevation" : "Racks of #{place.name}"
+            id = open_sheet(draft, title, NOTATION, about: place, showing: racks)
             Basalt::Drawing::Arranger.new(draft, id).tidy
-            signed(draft, id)
             id
           end
         end

@@ -19,8 +19,7 @@ module Web
             project.act(said: "drew the ports of #{[unit, beside].compact.map(&:name).join(" and ")}", by: person) do |draft|
               sheet_id ||= unit_sheet(draft, [unit, beside].compact)
             end
-            headers "HX-Redirect" => sheet_path(sheet_id)
-            htmx? ? "" : redirect(sheet_path(sheet_id))
+            lead_to(sheet_id)
           end
         end
 
@@ -37,13 +36,8 @@ module Web
 
           # @return [String] id of the sheet
           def unit_sheet(draft, units)
-            id = draft.new_id
-            title = Basalt::Change::SheetTitle.free(draft, "Ports of #{units.map(&:name).join(" and ")}")
-            draft.apply(Basalt::Change::AddSheet.new(name: title, notation: NOTATION, id:))
-            draft.apply(Basalt::Change::SetSubject.new(sheet_id: id, element_id: units.first.id)) if units.one?
-            units.each { |unit| draft.apply(Basalt::Change::Show.new(sheet_id: id, element_id: unit.id)) }
-            signed(draft, id)
-            id
+            title = "Ports of #{units.map(&:name).join(" and ")}"
+            open_sheet(draft, title, NOTATION, about: units.one? ? units.first : nil, showing: units)
           end
         end
       end

@@ -77,8 +77,7 @@ module Web
               (made = Basalt::Process::LevelSheet.level(draft, process)).then { |id| signed(draft, id) unless known }
             end
             project.act(said: "laid out the level", by: person, sheet_id: made, tidy: true) { nil } unless known
-            headers "HX-Redirect" => sheet_path(made)
-            htmx? ? "" : redirect(sheet_path(made))
+            lead_to(made)
           end
         end
 

@@ -15,7 +15,7 @@ module Basalt
       def candidates(matcher, _node, _rest, at)
         words = matcher.tokens[at, @longest].to_a.take_while(&:word?).map(&:text)
         known = @phrases.find { |phrase| words.first(phrase.split.length) == phrase.split }
-        return matcher.expect(at, @phrases.join(" or ")) unless known
+        return matcher.expect(at, @phrases.map { |phrase| "“#{phrase}”" }.join(" or ")) unless known
 
         yield known, at + known.split.length
       end
