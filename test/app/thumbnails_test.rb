@@ -18,6 +18,8 @@ class ThumbnailsTest < Minitest::Test
     after = Drawings::Export.stub(:svg, ->(_, id) { "drawn #{id}" }) { sheets.to_h { |sheet| [sheet.id, picture(sheet)] } }
     on = model_of(@project).sheets_of(shown.id)
     assert_includes on, @sheet.id
+    # What is plugged into a unit is told by its ports.
+    on |= sheets.select { |sheet| sheet.notation.together? }.map(&:id)
     sheets.each do |sheet|
       if on.include?(sheet.id)
         assert_equal("drawn #{sheet.id}", after[sheet.id].last)

@@ -11,6 +11,9 @@ module Web
 
         helped_by :RackPages
 
+        # Units that are looked for where nobody says how many.
+        USUAL = 1
+
         post "#{RACKS}/:element_id/drawn", needs: :edit, answers: :redirect, makes: "AddSheet, SetSubject, Show" do
           with_project do |project|
             place = racked_place(project)
@@ -27,7 +30,7 @@ module Web
 
         get("#{RACKS}/:element_id/room", needs: :see, answers: :part) do
           with_project do |project|
-            units = Integer(params[:units].to_s, 10, exception: false)
+            units = Integer(params.fetch(:units, USUAL).to_s, 10, exception: false)
             raise Basalt::Mistake, "Say how many units, from 1 to 60" unless units&.between?(1, 60)
 
             fits = Basalt::Network::Racks::Rooms.new(project.set, racked_place(project)).fitting(units)

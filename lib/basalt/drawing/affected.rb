@@ -38,21 +38,27 @@ module Basalt
         sheets.select { |sheet| shown.include?(sheet.id) }.flat_map { |sheet| RuledSheet.moved(draft, sheet.id) }
       end
 
-      # Where symbols tell of each other, all of them follow what any of them is joined to, and wherever what tells how they are
-      # drawn became another.
+      # Where symbols tell of each other, all of them follow what any of them is or is joined to; what is joined to an altered one
+      # tells its name; and wherever what tells how symbols are drawn became another, all follow.
       def together(draft, ids)
         sheets = draft.sheets.each.select { |sheet| sheet.notation.together? || sheet.notation.telling.any? }
         return [] if sheets.empty?
 
-        kinds = draft.elements.differences.map { |_, before, after| (after || before).kind }.uniq
-        joined = ids.flat_map { |id| [id, *draft.element(id)&.targets, *draft.base.element(id)&.targets] }.uniq
-        shown = joined.flat_map { |id| draft.sheets_of(id) }.to_set
-        followed = sheets.select { |sheet| follows?(sheet, shown, kinds) }
-        followed.flat_map { |sheet| draft.things_on(sheet.id).map(&:id) }
+        altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
+        shown = altered.flat_map { |element| [element.id, *element.targets] }.uniq.flat_map { |id| draft.sheets_of(id) }.to_set
+        followed = sheets.select { |sheet| follows?(sheet, shown, altered.map(&:kind)) }
+        followed.flat_map { |sheet| draft.things_on(sheet.id).map(&:id) } + tellers(draft, ids, sheets)
       end
 
       def follows?(sheet, shown, kinds)
         (sheet.notation.together? && shown.include?(sheet.id)) || sheet.notation.telling.intersect?(kinds)
+      end
+
+      # What is joined to an altered thing, on sheets whose symbols tell of that.
+      def tellers(draft, ids, sheets)
+        telling = sheets.select { |sheet| sheet.notation.together? }.to_set(&:id)
+        joined = ids.filter_map { |id| draft.element(id) }.flat_map(&:targets).uniq
+        joined.select { |id| draft.sheets_of(id).any? { |sheet_id| telling.include?(sheet_id) } }
       end
 
       # What is drawn around others follows whatever was moved on its sheets.

@@ -29,6 +29,9 @@ module Basalt
         # @return [UnitFace]
         def face(unit_id) = @faces.fetch(unit_id)
 
+        # They stand beside each other wherever they are dropped.
+        def dropped(_key, _x, _y) = []
+
         # @raise [Mistake]
         def row_dropped(*) = raise(Mistake, "a cable goes to another port by what is said, such as “swap core-01 1/3 and core-01 1/4”")
 
