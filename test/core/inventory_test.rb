@@ -217,4 +217,42 @@ class InventoryTest < Minitest::Test
     )
     assert_equal [2, 3, 4, 5, 6], result.rejected.map(&:line)
   end
+
+  def test_words_for_media_speeds_and_lengths_are_understood_or_refused
+    media = Basalt::Network::Inventory::Media
+    { "UTP" => "copper", "Cat6a" => "copper", "cat 5e" => "copper", "RJ45" => "copper", "MMF" => "multimode", "OM4" => "multimode",
+      "single mode fiber" => "single-mode", "OS2" => "single-mode", "Fiber" => "fibre", "wifi" => "radio", "coaxial" => "coax",
+      **Basalt::Network::Cabling::Medium::ALL.to_h { |medium| [medium.upcase, medium] } }
+      .each { |text, medium| assert_equal medium, media.medium(text), text }
+    { "1000" => "1G", "100" => "100M", "1 Gbit/s" => "1G", "10Gbps" => "10G", "10GbE" => "10G", "2.5G" => "2.5G", "100 Mb/s" => "100M",
+      "10GBASE-SR" => "10G", "1G/10G" => "1G/10G", "400 Gb" => "400G", "64k" => "64K", "1.544 Mbit/s" => "1.54M" }
+      .each { |text, speed| assert_equal speed, media.speed(text), text }
+    { "12" => 12, "12 m" => 12, "2.1m" => 3, "0,5 metres" => 1 }.each { |text, metres| assert_equal metres, media.length(text), text }
+    ["string", "utp cable of mine"].each { |text| assert_raises(Mistake, text) { media.medium(text) } }
+    ["fast", "", "1G/", "/", "G10", "-1G"].each { |text| assert_raises(Mistake, text) { media.speed(text) } }
+    ["long", "12 ft", "-3", "1m2"].each { |text| assert_raises(Mistake, text) { media.length(text) } }
+  end
+
+  def test_what_is_said_again_with_more_is_one_cable_and_keeps_what_was_known
+    set = model("#{UNITS}acc 7 to s eth0, copper, 4m\n")
+    result, draft = bring(set, "from,from port,to,to port,label,speed\ns,eth0,acc,7,L-1,1G\nacc,7,s,eth0,L-1,1G\nacc,8,s,,,\n")
+    assert_empty result.rejected.map(&:reason)
+    first, second = draft.of_kind("link")
+    assert_equal ["copper", "1G", 4, "L-1"], first.facts.values_at("medium", "speed", "length", "label")
+    assert_equal [["8", nil], 2], [second.ends.map { |one| one.facts["port"] }, draft.of_kind("link").length]
+  end
+
+  def test_patterns_that_go_on_become_one_and_others_stay
+    groups = Basalt::Network::Cabling::PortGroups
+    joined = ->(text, more) { groups.joined(text, Basalt::Network::Cabling::PortGroup.read(more)) }
+    { ["1-4 copper", "5 copper"] => "1-5 copper", ["2-4 copper", "1 copper"] => "1-4 copper",
+      ["1-2 copper; 4 copper", "3 copper"] => "1-4 copper",
+      ["1-4 copper", "5 fibre"] => "1-4 copper; 5 fibre",
+      ["eth0", "eth1"] => "eth0-eth1", ["e01", "e02"] => "e01-e02", ["e9", "e10"] => "e9-e10",
+      ["a1", "b2"] => "a1; b2", [nil, "wan"] => "wan", ["1-4 slot 1", "5 slot 2"] => "1-4 slot 1; 5 slot 2" }
+      .each { |(text, more), told|
+      assert_equal told, joined.(text, more)
+    }
+    assert_match "would be there twice", assert_raises(Mistake) { joined.("1-4 copper", "4 fibre") }.message
+  end
 end

@@ -31,7 +31,10 @@ module Basalt
         # @param text [String] such as +1 Gbit/s+, +1000+ in Mbit/s, or several with a stroke between
         # @return [String] as Cabling::Speed has it
         # @raise [Mistake]
-        def speed(text) = text.split(%r{/(?!s)}).map { |part| one_speed(part.strip) || refuse(text) }.join("/")
+        def speed(text)
+          parts = text.split(%r{/(?!s)}, -1)
+          parts.empty? ? refuse(text) : parts.map { |part| one_speed(part.strip) || refuse(text) }.join("/")
+        end
 
         # @param text [String] in m
         # @return [Integer] whole metres, as a cable has to be long
