@@ -119,8 +119,10 @@ module Basalt
       def bundled(line)
         name = @notation.bundle_name(line) or return [line]
         ends = line.targets.sort
+        # Where fewer end: what stands in the middle has very many.
+        fewer = ends.min_by { |id| @set.elements.ids_by(:target, id).length }
         @set
-          .relations_of(line.ends.first.target_id)
+          .relations_of(fewer)
           .select { |other| other.kind == line.kind && @notation.bundle_name(other) == name && other.targets.sort == ends }
           .sort_by(&:ordinal)
       end
