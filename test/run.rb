@@ -34,7 +34,7 @@ class TestRun
   # What looks at all files goes along in the lane that is through first.
   def walk(lane, url)
     lane.each { |name, files| ruby(name, files, url) }
-    care if @files.empty? && lane.equal?(lanes.last)
+    care if @files.empty? && @telling.synchronize { @through.nil? && @through = true }
   end
 
   def lanes
