@@ -8,7 +8,7 @@ require_relative "../support/generated_network"
 class LevelsTest < Minitest::Test
   include CoreHelper
 
-  SEEDS = 12
+  SEEDS = 6
 
   # @return [Array(Basalt::Model::WorkingSet, Integer)] the model with the sheet, and how much was made
   def begun(set, from, work, notation)
