@@ -46,26 +46,26 @@ class RacksTest < Minitest::Test
     SEEDS.times do |seed|
       set = model(text(Random.new(seed)))
       cells = cells(set)
-      e = elevation(set)
+      racked = elevation(set)
       pairs = cells.values.flat_map { |names| names.combination(2).map(&:sort) }.uniq.sort
-      assert_equal pairs, e.overlaps.map { |pair| pair.map(&:name).sort }.sort, "seed #{seed}"
-      assert_equal cells.keys.map(&:first).reject { |unit| unit.between?(1, e.height) }.any?, e.beyond.any?
-      free = (1..e.height).reject { |unit| cells.keys.any? { |at, *| at == unit } }
-      assert_equal free, e.gaps.flat_map(&:to_a)
-      assert(e.gaps.each_cons(2).all? { |one, other| one.last + 1 < other.first })
-      assert_equal e.things.sum { |one| one["power"] }, e.draw
-      assert_equal([pairs.length, e.beyond.length], %w[unit-overlap does-not-fit].map { |id| ids_of(set).count(id) })
-      assert_equal e.draw > rack(set)["supply"], ids_of(set).include?("over-power")
+      assert_equal pairs, racked.overlaps.map { |pair| pair.map(&:name).sort }.sort, "seed #{seed}"
+      assert_equal cells.keys.map(&:first).reject { |unit| unit.between?(1, racked.height) }.any?, racked.beyond.any?
+      free = (1..racked.height).reject { |unit| cells.keys.any? { |at, *| at == unit } }
+      assert_equal free, racked.gaps.flat_map(&:to_a)
+      assert(racked.gaps.each_cons(2).all? { |one, other| one.last + 1 < other.first })
+      assert_equal racked.things.sum { |one| one["power"] }, racked.power
+      assert_equal([pairs.length, racked.beyond.length], %w[unit-overlap does-not-fit].map { |id| ids_of(set).count(id) })
+      assert_equal racked.power > rack(set)["supply"], ids_of(set).include?("over-power")
     end
   end
 
   def test_a_place_that_is_found_is_free_and_none_is_missed
     SEEDS.times do |seed|
       set = model(text(Random.new(seed)))
-      e = elevation(set)
-      e.things.each do |thing|
-        possible = (1..e.height).select { |unit| e.room?(thing, unit) }
-        found = e.place_for(thing)
+      racked = elevation(set)
+      racked.things.each do |thing|
+        possible = (1..racked.height).select { |unit| racked.room?(thing, unit) }
+        found = racked.place_for(thing)
         assert_equal possible.any?, !found.nil?, "seed #{seed} #{thing.name}"
         assert_includes possible, found if found
       end
@@ -84,12 +84,12 @@ class RacksTest < Minitest::Test
     SEEDS.times do |seed|
       random = Random.new(seed)
       set = model(text(random, tidy: true))
-      e = elevation(set)
-      thing = e.mounted.sample(random:) or next
-      unit = random.rand(1..e.height)
+      racked = elevation(set)
+      thing = racked.mounted.sample(random:) or next
+      unit = random.rand(1..racked.height)
       direction = [1, -1].sample(random:)
       units = begin
-        e.pushed(thing, unit, direction)
+        racked.pushed(thing, unit, direction)
       rescue Mistake => e
         assert_match(/in the way|does not fit/, e.message)
         next
@@ -102,6 +102,17 @@ class RacksTest < Minitest::Test
       pushes += 1 if units.length > 1
     end
     assert_operator pushes, :>, 5
+  end
+
+  def test_several_that_are_in_the_way_go_on_one_after_the_other
+    lines = ["rack R1 12U", "server tall in R1, 3U", "server a in R1 at U4", "server b in R1 at U5", "server c in R1 at U6"]
+    set = model([*lines, "server d in R1 at U8, 2U"].join("\n"))
+    units = ->(unit, direction) do
+      elevation(set).pushed(set.named("tall").first, unit, direction).transform_keys { |id| set.element(id).name }
+    end
+    assert_equal({ "tall" => 4, "a" => 7, "b" => 8, "c" => 9, "d" => 10 }, units.(4, 1))
+    assert_equal({ "tall" => 4, "c" => 3, "b" => 2, "a" => 1 }, units.(4, -1))
+    assert_match(/d is in the way, and there is no room for it further up in R1/, assert_raises(Mistake) { units.(9, 1) }.message)
   end
 
   def test_racks_and_what_stands_in_them_come_back_from_their_reading

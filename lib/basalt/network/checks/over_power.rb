@@ -9,12 +9,12 @@ module Basalt
 
         def about(rack)
           elevation = elevation(rack)
-          return [] unless elevation && rack["supply"] && elevation.draw > rack["supply"]
+          return [] unless elevation && rack["supply"] && elevation.power > rack["supply"]
 
           [
             finding(
               rack.id,
-              "#{rack.name} draws #{elevation.draw} W and is supplied with #{rack["supply"]} W",
+              "#{rack.name} draws #{elevation.power} W and is supplied with #{rack["supply"]} W",
               "When all of it runs, a breaker goes, and everything in the rack with it."
             )
           ]

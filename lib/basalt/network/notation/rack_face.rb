@@ -78,10 +78,10 @@ module Basalt
 
         # @return [Array<String>] how much of it is free, drawn and borne
         def sums
-          e = @elevation
+          rack = @elevation.rack
           [
-            "#{e.height} units: #{e.free} free, #{e.largest_gap} of them together",
-            [sum(e.draw, e.rack["supply"], "W"), sum(e.weight, e.rack["load"], "kg")].compact.join(", ")
+            "#{@elevation.height} units: #{@elevation.free} free, #{@elevation.largest_gap} of them together",
+            [sum(@elevation.power, rack["supply"], "W"), sum(@elevation.weight, rack["load"], "kg")].compact.join(", ")
           ]
         end
 

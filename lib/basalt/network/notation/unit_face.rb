@@ -82,7 +82,7 @@ module Basalt
         # Sections with the rows of their cells.
         def sections = @sections ||= @face.sections.map { |section| [section, rows(section.cells)] }
 
-        # A member of a stack, or a slot, is told where it begins.
+        # A member of a stack is told where it begins.
         def lines_above(section) = heading(section) ? 1 : 0
 
         def heading(section)
@@ -99,7 +99,7 @@ module Basalt
         def rows(cells)
           rows = [[]]
           cells.each do |cell|
-            span = cell.run? ? [2, COLUMNS].min : 1
+            span = cell.run? ? 2 : 1
             rows << [] if rows.last.sum(&:span) + span > COLUMNS
             rows.last << Placed.new(cell:, column: rows.last.sum(&:span), span:)
           end

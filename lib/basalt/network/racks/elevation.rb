@@ -90,37 +90,42 @@ module Basalt
         # @return [Hash{String => Integer}] the unit of each thing that is moved, by id; of that one too
         # @raise [Mistake] where there is no room
         def pushed(thing, unit, direction)
-          spans = @spans.merge(thing.id => Span.of(thing, unit))
-          raise Mistake, "#{thing.name} does not fit into #{rack.name} at U#{unit}" unless spans[thing.id].within?(height)
+          moved = { thing.id => Span.of(thing, unit) }
+          raise Mistake, "#{thing.name} does not fit into #{rack.name} at U#{unit}" unless moved[thing.id].within?(height)
 
-          moving = [thing.id]
-          moving.each { |id| moving.concat(push(spans, id, direction, moving)) }
-          moving.uniq.to_h { |id| [id, spans[id].low] }
+          others = mounted.reject { |other| other.id == thing.id }
+          others.sort_by { |other| direction.positive? ? span(other).low : -span(other).high }
+            .each { |other| push(moved, other, direction) }
+          moved.transform_values(&:low)
         end
 
-        # @return [Integer] W that all of it draws, as far as it is said
-        def draw = things.sum { |thing| thing["power"] || 0 }
+        # @return [Integer] W that all of it takes, as far as it is said
+        def power = things.sum { |thing| thing["power"] || 0 }
 
         # @return [Integer] kg of all of it, as far as it is said
         def weight = things.sum { |thing| thing["weight"] || 0 }
 
         private
 
-        # @param settled [Array<String>] ids of what is not moved again
-        # @return [Array<String>] ids of what had to go on
-        def push(spans, id, direction, settled)
-          met = spans.keys.select { |other| other != id && !settled.include?(other) && spans[other].overlap?(spans[id]) }
-          met.sort_by { |other| direction * spans[other].low }.each do |other|
-            span = spans[other]
-            low = direction.positive? ? spans[id].high + 1 : spans[id].low - (span.high - span.low + 1)
-            spans[other] = span.with(low:, high: low + span.high - span.low)
-            refuse_push(other, direction) unless spans[other].within?(height)
+        # One after the other in the direction of the push, so that what went on before stands where it will.
+        #
+        # @param moved [Hash{String => Span}] what went on so far, by id; this one is added where it has to
+        def push(moved, other, direction)
+          span = span(other)
+          while (met = moved.each_value.find { |one| one.overlap?(span) })
+            tall = span.high - span.low
+            low = direction.positive? ? met.high + 1 : met.low - tall - 1
+            span = span.with(low:, high: low + tall)
           end
+          return if span == span(other)
+
+          refuse_push(other, direction) unless span.within?(height)
+          moved[other.id] = span
         end
 
-        def refuse_push(id, direction)
-          name = things.find { |one| one.id == id }.name
-          raise Mistake, "#{name} is in the way, and there is no room for it further #{direction.positive? ? "up" : "down"} in #{rack.name}"
+        def refuse_push(other, direction)
+          towards = direction.positive? ? "up" : "down"
+          raise Mistake, "#{other.name} is in the way, and there is no room for it further #{towards} in #{rack.name}"
         end
       end
     end
