@@ -94,6 +94,8 @@ class UnitSheetsTest < Minitest::Test
     assert_equal %w[1/3 3/1], labels(there, "core")
     assert_equal facts(model(CHASSIS)), facts(edited(there, "slot 3 holds card", "slot 2 holds card"))
     assert_equal %w[1/3 3/1], labels(edited(model(CHASSIS), "slot 2 holds card", "slot 3 holds card, slot 2 holds wide card"), "core")
+    both = edited(model(CHASSIS), "slot 1 holds card, slot 2 holds card", "slot 3 holds card, slot 4 holds card")
+    assert_equal %w[3/3 4/1], labels(both, "core")
     refused = assert_raises(Mistake) { edited(model(CHASSIS), ", slot 2 holds card", "") }
     assert_match %r{core would lose 1 cable, from 2/1 to acc}, refused.message
   end

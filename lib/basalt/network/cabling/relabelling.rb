@@ -51,7 +51,11 @@ module Basalt
         # @return [Hash{Integer => Integer}] where the card of a slot is from now on
         def moved_slots(was, now)
           came = now - was
-          (was - now).to_h { |model, slot| [slot, came.find { |one, to| one == model && to && slot }&.last || slot] }
+          # Of several alike each goes to a slot of its own.
+          (was - now).to_h do |model, slot|
+            at = slot && came.index { |one, to| one == model && to }
+            [slot, at ? came.delete_at(at).last : slot]
+          end
         end
 
         def stood?(base, one)
