@@ -72,6 +72,7 @@ module Basalt
           }.compact
         end
 
+        # The type of a module that is named there says so as well.
         def yes?(text) = !text.match?(/\A(no|n|false|0)\z/i)
       end
     end
