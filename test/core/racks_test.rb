@@ -137,6 +137,43 @@ class RacksTest < Minitest::Test
     end
   end
 
+  # What was worked out before an act is taken over where it still holds: places and drawings are those worked out afresh.
+  ACTS = [
+    ->(r) { "s-#{r.rand(4)} in R#{r.rand(1..3)} at U#{r.rand(1..12)}" },
+    ->(r) { "s-#{r.rand(4)} in Hall" },
+    ->(r) { "server s-#{r.rand(4)}, #{r.rand(1..3)}U" },
+    ->(r) { "server t-#{r.rand(99)} in R#{r.rand(1..3)}" },
+    ->(r) { "server u-#{r.rand(99)}" },
+    ->(r) { "rack R#{r.rand(1..3)} in Hall, #{r.rand(6..14)}U" },
+    ->(r) { "rename s-#{r.rand(4)} to s-#{r.rand(4)}" },
+    ->(r) { "take s-#{r.rand(4)} off" },
+    ->(r) { "remove s-#{r.rand(4)}" },
+    ->(r) { "rack units from #{%w[below above].sample(random: r)}" }
+  ].freeze
+
+  def test_places_followed_through_any_acts_are_those_worked_out_afresh
+    racks = (1..3).map { |n| "rack R#{n} in Hall, 12U" } + (0..3).map { |n| "server s-#{n} in R#{(n % 3) + 1} at U#{(n * 2) + 1}" }
+    20.times do |seed|
+      random = Random.new(seed)
+      set = model(["project P", "room Hall", "sheet S: rack", *racks].join("\n"))
+      sheet = set.sheet_list.first.id
+      25.times do
+        draft = Basalt::Change::Draft.new(set)
+        Basalt::Statements::Document.new("sheet S: rack\n#{ACTS.sample(random:).call(random)}").into(draft)
+        Basalt::Drawing::Arranger.new(draft, sheet).follow
+        assert_equal afresh(draft, sheet), followed(draft, sheet), "seed #{seed}"
+        set.advance(draft.effect)
+        assert_equal afresh(set, sheet), followed(set, sheet), "seed #{seed}"
+      rescue Basalt::Mistake, Basalt::Change::Conflict
+        next
+      end
+    end
+  end
+
+  def followed(set, sheet) = Basalt::Drawing::Geometry.of(set, sheet).then { |one| [one.places, faces(one)] }
+  def afresh(set, sheet) = set.sheets[sheet].notation.geometry(set, sheet).then { |one| [one.places, faces(one)] }
+  def faces(geometry) = geometry.faces.transform_values { |face| [face.sums, face.elevation.things.map(&:name)] }
+
   def test_a_drop_snaps_to_units_and_what_it_meets_goes_away_from_it
     set = model("project P\nsheet S: rack\nrack R1 10U\nserver a in R1 at U5\nserver b\nserver c in R1", tidy: true)
     geometry = set.sheet_list.first.notation.geometry(set, set.sheet_list.first.id)

@@ -6,6 +6,7 @@ module Basalt
     # +put+ and +delete+; +effect+ says what came of them.
     class Draft
       include Model::Queries
+      include Model::Derived
 
       # @param base [Model::WorkingSet, Draft]
       # @param ids [#call] makes a new id
@@ -15,6 +16,7 @@ module Basalt
         @overlays = Model::RowTypes.tables.to_h { |name| [name, Model::Overlay.new(base.table(name))] }
         @overlays.each { |name, overlay| instance_variable_set(:"@#{name}", overlay) }
         @project = nil
+        @writes = 0
       end
 
       attr_reader :base, :ids
@@ -48,30 +50,46 @@ module Basalt
       # @param deltas [Array<Delta>] made from what stands here
       # @return [Draft] itself
       def take(deltas)
-        deltas.each { |delta| delta.after ? @overlays[delta.table].put(delta.after) : delete(delta.table, delta.id) }
+        @writes += deltas.length
+        deltas.each { |delta| delta.after ? @overlays[delta.table].put(delta.after) : @overlays[delta.table].delete(delta.id) }
         self
       end
 
       # @return [Object] the row as put, with its ordinal
       def put(table, row)
+        @writes += 1
         row = row.with(ordinal: [@overlays[table].ceiling, ordinal_floor].max + 1) unless row.ordinal
         @overlays[table].put(row)
         row
       end
 
-      def delete(table, id) = @overlays[table].delete(id)
+      def delete(table, id)
+        @writes += 1
+        @overlays[table].delete(id)
+      end
+
+      # (see Model::Derived#derived)
+      def derived(key, &) = @writes.zero? ? base.derived(key, &) : super
+
+      # @return [Array<Delta>] what is otherwise than in what it is tried over
+      def deltas
+        Model::RowTypes.tables.flat_map do |name|
+          @overlays[name].differences.map { |id, before, after| Delta.new(table: name, id:, before:, after:) }
+        end
+      end
 
       # @return [Effect]
       # @raise [Conflict] when something would be left pointing at nothing
       def effect
-        deltas = Model::RowTypes.tables.flat_map do |name|
-          @overlays[name].differences.map { |id, before, after| Delta.new(table: name, id:, before:, after:) }
-        end
+        deltas = self.deltas
         refuse_dangling(deltas)
         Effect.new(deltas:, project: @project)
       end
 
       private
+
+      def state = @writes
+      def derived_before(key, &work) = [base.derived(key, &work), deltas]
 
       def refuse_dangling(deltas)
         deltas.each do |delta|

@@ -33,10 +33,16 @@ module Basalt
       end
 
       # Things may stand elsewhere from now on.
-      def renew = @geometry = @places = nil
+      def renew = @geometry = @places = @ruled = nil
 
       # @return [Geometry] of the sheet as it is now, where the notation rules
-      def geometry = @geometry ||= @notation.geometry(@set, @sheet_id)
+      def geometry = @geometry ||= Geometry.of(@set, @sheet_id)
+
+      # @return [Array<Model::Placement>] of what the geometry has no place for
+      def left_over
+        places = geometry.places
+        @set.placements_on(@sheet_id).reject { |placed| places.key?(placed.key) }.map { |placed| ruled(placed) }
+      end
 
       def placement(sheet_id, key)
         placed = @set.placement(sheet_id, key)
@@ -138,6 +144,11 @@ module Basalt
       def ruled(placed)
         return placed unless @notation.ruled?
 
+        @ruled ||= {}.compare_by_identity
+        @ruled[placed] ||= stood(placed)
+      end
+
+      def stood(placed)
         @places ||= geometry.places
         place = @places[placed.key]
         return placed.with(**place) if place

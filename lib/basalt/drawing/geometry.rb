@@ -5,8 +5,16 @@ module Basalt
     # Where everything of a sheet stands, worked out of the model alone: for notations in which a place says something.
     # What is dropped or sized there alters the model, and the places follow.
     class Geometry
-      # @param set [AsDrawn, Model::WorkingSet, Model::PinnedSet, Change::Draft]
-      def initialize(set, sheet_id)
+      # @param set [Model::WorkingSet, Model::PinnedSet, Change::Draft]
+      # @return [Geometry] of a sheet whose notation rules, as the set is now
+      def self.of(set, sheet_id)
+        set.derived([self, sheet_id]) { |now, was, altered| now.sheets[sheet_id]&.notation&.geometry(now, sheet_id, was, altered) }
+      end
+
+      # @param set [Model::WorkingSet, Model::PinnedSet, Change::Draft]
+      # @param _was [Geometry, nil] of the sheet at another time, of which what still holds can be taken over; not kept
+      # @param _altered [Array<Change::Delta>, nil] what was altered since then, where it is known
+      def initialize(set, sheet_id, _was = nil, _altered = nil)
         @set = set
         @sheet_id = sheet_id
       end

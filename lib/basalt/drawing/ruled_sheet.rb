@@ -8,13 +8,13 @@ module Basalt
       # @return [Array<String>] keys of what stands elsewhere, or came or went, in a draft
       def self.moved(draft, sheet_id)
         before, after = [draft.base, draft].map { |set| places(set, sheet_id) }
-        (before.keys | after.keys).reject { |key| before[key] == after[key] }
+        gone = before.keys.reject { |key| after.key?(key) }
+        gone + after.keys.reject { |key| before[key] == after[key] }
       end
 
       # @return [Hash{String => Hash}] (see Geometry#places)
       def self.places(set, sheet_id)
-        sheet = set.sheets[sheet_id] or return {}
-        sheet.notation.geometry(set, sheet_id)&.places || {}
+        Geometry.of(set, sheet_id)&.places || {}
       end
 
       # @param context [LayoutContext]
@@ -28,12 +28,13 @@ module Basalt
       def settle
         sheet_id = @context.sheet_id
         @draft.renew
-        shown = @draft.geometry.places.each_key.reject { |key| @draft.shown?(sheet_id, key) }
+        touched = @context.touched_elements | RuledSheet.moved(@draft, sheet_id)
+        places = @draft.geometry.places
+        shown = touched.select { |key| places.key?(key) && !@draft.shown?(sheet_id, key) }
         shown.each { |key| Change::Show.new(sheet_id:, element_id: key).apply(@draft) }
         @draft.renew if shown.any?
-        @context.renew
-        @draft.placements_on(sheet_id).select { |placed| @context.waits?(placed) }.sort_by(&:ordinal)
-          .each { |placed| @placement_search.settle(placed) }
+        @context.spatial_index.renew(@draft, touched)
+        @draft.left_over.select { |placed| @context.waits?(placed) }.sort_by(&:ordinal).each { |placed| @placement_search.settle(placed) }
       end
     end
   end

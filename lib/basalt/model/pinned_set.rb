@@ -6,6 +6,7 @@ module Basalt
     # files are written from one of these, and nobody waits for them. It is let go of with +release+.
     class PinnedSet
       include Queries
+      include Derived
 
       # @param set [WorkingSet]
       # @param latch [Mutex] held while the set is altered
@@ -28,6 +29,11 @@ module Basalt
       def keep(deltas) = deltas.each { |delta| @tables[delta.table].keep(delta.id, @set.table(delta.table)[delta.id]) }
 
       def release = @set.release(self)
+
+      private
+
+      def state = version
+      def derived_before(key) = @set.derived_up_to(version, key)
     end
   end
 end

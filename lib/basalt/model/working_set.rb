@@ -6,6 +6,7 @@ module Basalt
     # One thread at a time alters it; others read it through what they pinned.
     class WorkingSet
       include Queries
+      include Derived
 
       def initialize(project: nil, version: 0)
         @project = project
@@ -13,7 +14,9 @@ module Basalt
         @tables = RowTypes::ALL.transform_values { |type| Table.new(type.indexes) }
         @tables.each { |name, table| instance_variable_set(:"@#{name}", table) }
         @latch = Mutex.new
+        @derived_latch = Monitor.new
         @pins = []
+        @recent = RecentDeltas.new
       end
 
       attr_reader :project, :version
@@ -36,11 +39,27 @@ module Basalt
         @latch.synchronize do
           @pins.each { |pinned| pinned.keep(effect.deltas) }
           effect.deltas.each { |delta| delta.after ? @tables[delta.table].put(delta.after) : @tables[delta.table].delete(delta.id) }
+          @recent.add(@version, version, effect.deltas)
           @project = effect.project if effect.project
           @version = version
         end
         self
       end
+
+      # (see Derived#derived)
+      def derived(key, &) = @derived_latch.synchronize { super }
+
+      # @param version [Integer] that is asked for
+      # @return [Array(Object, Array<Change::Delta>), nil] what was worked out last, and what was altered from then up to the version
+      def derived_up_to(version, key)
+        known = @derived_latch.synchronize { derivations[key] }
+        known && [known.value, @latch.synchronize { @recent.between(known.state, version) }]
+      end
+
+      private
+
+      def state = version
+      def derived_before(key) = derived_up_to(version, key)
     end
   end
 end

@@ -25,8 +25,8 @@ module Basalt
         # @return [Enumerator<Array(Numeric, Numeric)>] top left corners
         def candidate_positions(_set, _sheet_id, _thing, _size, _extent) = [].each
 
-        # @return [Geometry, nil] that has a place for everything of a sheet; nil where things are arranged
-        def geometry(_set, _sheet_id) = nil
+        # @return [Geometry, nil] (see Geometry#initialize) that has a place for everything of a sheet; nil where things are arranged
+        def geometry(_set, _sheet_id, _was = nil, _altered = nil) = nil
 
         # @return [Boolean] whether there is one
         def ruled? = false

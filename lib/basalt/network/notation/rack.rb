@@ -16,7 +16,7 @@ module Basalt
 
         def ruled? = true
         def telling = [Cabling::Rules::KIND]
-        def geometry(set, sheet_id) = RacksGeometry.new(set, sheet_id)
+        def geometry(...) = RacksGeometry.new(...)
         def fits?(_thing) = false
         def sizable?(_thing) = true
 

@@ -25,10 +25,21 @@ module Basalt
 
         attr_reader :elevation
 
+        # @return [Boolean] whether another of that elevation would be drawn the same
+        def same?(elevation, from_above) = @from_above == from_above && @elevation.same?(elevation)
+
         def width = NUMBERS + (2 * WIDE) + BETWEEN + 8
         def frame = @elevation.height * UNIT
         def height = HEAD + frame + FOOT + waiting
         def waiting = @elevation.waiting.empty? ? 0 : 22 + (@elevation.waiting.length * (UNIT + 2))
+
+        # @return [Hash{String => Hash}] places of all that is in it, by id (see #place)
+        def places(x, y)
+          return @places if @placed_at == [x, y]
+
+          @placed_at = [x, y]
+          @places = @elevation.things.to_h { |thing| [thing.id, place(thing, x, y)] }
+        end
 
         # @param x [Numeric] left of the rack
         # @param y [Numeric] top of the rack

@@ -10,16 +10,36 @@ module Basalt
         # Of what stands in no rack, px.
         BESIDE = 190
 
-        def initialize(set, sheet_id)
+        def initialize(set, sheet_id, was = nil, altered = nil)
           super
-          things = set.things_on(sheet_id)
-          @racks = in_order(things.select { |one| one.kind == "place" })
-          @faces = @racks.to_h { |rack| [rack.id, RackFace.new(Racks::Elevation.new(set, rack), from_above: from_above?)] }
-          @loose = things.select { |one| one.kind == "device" && !racked?(one) }
+          was = nil unless was.is_a?(RacksGeometry)
+          @changed = was && altered && RacksTouched.new(set, sheet_id, was, altered)
+          @changed&.few? ? follow(was) : survey(was)
+          @changed = nil
         end
 
+        attr_reader :racks, :loose_things
+        # @return [Hash{String => RackFace}] by id of the rack
+        attr_reader :faces
+
         # @return [Hash{String => Hash}] (see Drawing::Geometry#places)
-        def places = @places ||= frames.merge(contents, loose)
+        def places = @places ||= @racks.map { |rack| contents(rack.id) }.reduce(frames.merge(loose), :merge!)
+
+        # @return [Hash{String => Hash}] places of the racks, which stand on one floor
+        def frames
+          @frames ||=
+            begin
+              tallest = @faces.each_value.map(&:frame).max || 0
+              x = 0
+              @racks.to_h do |rack|
+                face = face(rack.id)
+                [rack.id, { x:, y: tallest - face.frame, w: face.width, h: face.height }].tap { x += face.width + GAP }
+              end
+            end
+        end
+
+        # @return [Hash{String => Hash}] places of what is in a rack
+        def contents(rack_id) = face(rack_id).places(*frames[rack_id].values_at(:x, :y))
 
         # @return [RackFace]
         def face(rack_id) = @faces.fetch(rack_id)
@@ -53,35 +73,42 @@ module Basalt
 
         private
 
+        def survey(was)
+          things = set.things_on(sheet_id)
+          @racks = in_order(things.select { |one| one.kind == "place" })
+          @faces = @racks.to_h { |rack| [rack.id, face_now(rack, was&.faces&.fetch(rack.id, nil))] }
+          @loose_things = things.select { |one| one.kind == "device" && !racked?(one) }
+        end
+
+        # As long as few racks are touched the others are as they were.
+        def follow(was)
+          ids = @changed.racks
+          @racks = ids.empty? ? was.racks : in_order(was.racks.map { |rack| ids.include?(rack.id) ? set.element(rack.id) : rack })
+          @faces = was.faces.merge(ids.to_h { |id| [id, face_now(set.element(id), nil)] })
+          @loose_things = was.loose_things
+          @places = replaced(was, ids) if frames == was.frames
+        end
+
+        # Where all racks stand as they did, what is in the others stands as it did too.
+        def replaced(was, ids)
+          gone = ids.flat_map { |id| was.contents(id).keys }
+          ids.reduce(was.places.except(*gone)) { |places, id| places.merge!(contents(id)) }
+        end
+
+        # Nothing else of a rack than what it is and what is in it tells how it is drawn.
+        def face_now(rack, known)
+          elevation = Racks::Elevation.new(set, rack)
+          known&.same?(elevation, from_above?) ? known : RackFace.new(elevation, from_above: from_above?)
+        end
+
         def in_order(racks) = racks.sort_by { |rack| [key(rack), rack.ordinal] }
         def key(rack) = rack["row"] || rack.ordinal
         def racked?(thing) = thing.container_id && set.element(thing.container_id)&.[]("level") == "rack"
         def rack_units(height) = ((height - RackFace::HEAD - RackFace::FOOT) / RackFace::UNIT.to_f).round.clamp(1, 60)
 
-        # They stand on one floor.
-        def frames
-          @frames ||=
-            begin
-              tallest = @faces.each_value.map(&:frame).max || 0
-              x = 0
-              @racks.to_h do |rack|
-                face = face(rack.id)
-                [rack.id, { x:, y: tallest - face.frame, w: face.width, h: face.height }].tap { x += face.width + GAP }
-              end
-            end
-        end
-
-        def contents
-          @racks.flat_map do |rack|
-            frame = frames[rack.id]
-            face = face(rack.id)
-            face.elevation.things.map { |thing| [thing.id, face.place(thing, frame[:x], frame[:y])] }
-          end.to_h
-        end
-
         def loose
           x = frames.each_value.map { |frame| frame[:x] + frame[:w] + GAP }.max || 0
-          @loose.each_with_index.to_h do |thing, index|
+          @loose_things.each_with_index.to_h do |thing, index|
             [thing.id, { x:, y: RackFace::HEAD + (index * (RackFace::UNIT + 8)), w: BESIDE, h: RackFace::UNIT }]
           end
         end
@@ -120,7 +147,10 @@ module Basalt
           boxes.sum { |box| box[:y] + (box[:h] / 2.0) } / boxes.length
         end
 
-        def from_above? = Cabling::Rules.of(set)&.[]("rack units") == "from above"
+        def from_above?
+          @from_above = Cabling::Rules.of(set)&.[]("rack units") == "from above" if @from_above.nil?
+          @from_above
+        end
 
         def row_of(rack, x)
           others = @racks - [rack]

@@ -18,7 +18,7 @@ module Basalt
         def chips = [%w[switch s], %w[router r], %w[firewall f], %w[server v], ["patch panel", "h"]]
 
         def ruled? = true
-        def geometry(set, sheet_id) = UnitsGeometry.new(set, sheet_id)
+        def geometry(...) = UnitsGeometry.new(...)
         def fits?(_thing) = false
 
         # What is plugged in elsewhere shows in the cells, and what is another there in the corners.

@@ -7,7 +7,7 @@ module Basalt
       class UnitsGeometry < Drawing::Geometry
         GAP = 48
 
-        def initialize(set, sheet_id)
+        def initialize(set, sheet_id, was = nil, altered = nil)
           super
           came = set.placements_on(sheet_id).sort_by(&:ordinal).map(&:element_id).uniq
           @units = came.filter_map { |id| set.element(id) }.select { |thing| thing.kind == "device" }

@@ -13,7 +13,12 @@ module Basalt
         def initialize(set, rack)
           @rack = rack
           @things = set.contents_of(rack.id).select { |one| one.kind == "device" }
-          @spans = @things.to_h { |thing| [thing.id, Span.of(thing)] }.compact
+        end
+
+        # @param other [Elevation]
+        # @return [Boolean] whether nothing of it is otherwise there
+        def same?(other)
+          rack.equal?(other.rack) && things.length == other.things.length && things.zip(other.things).all? { |one, two| one.equal?(two) }
         end
 
         attr_reader :rack, :things
@@ -21,14 +26,14 @@ module Basalt
         def height = rack["height"] || USUAL
 
         # @return [Array<Model::Element>] those that are at a unit, from below
-        def mounted = @mounted ||= @things.select { |one| @spans.key?(one.id) }.sort_by { |one| [@spans[one.id].low, one.ordinal] }
+        def mounted = @mounted ||= @things.select { |one| spans.key?(one.id) }.sort_by { |one| [spans[one.id].low, one.ordinal] }
 
         # @return [Array<Model::Element>] those that are in it, and at no unit yet
-        def waiting = @waiting ||= @things.reject { |one| @spans.key?(one.id) }
+        def waiting = @waiting ||= @things.reject { |one| spans.key?(one.id) }
 
         # @param thing [Model::Element]
         # @return [Span, nil]
-        def span(thing) = @spans[thing.id]
+        def span(thing) = spans[thing.id]
 
         # @return [Array<Array(Model::Element, Model::Element)>] pairs that cannot both stand there, the later made last
         def overlaps
@@ -106,6 +111,8 @@ module Basalt
         def weight = things.sum { |thing| thing["weight"] || 0 }
 
         private
+
+        def spans = @spans ||= @things.to_h { |thing| [thing.id, Span.of(thing)] }.compact
 
         # One after the other in the direction of the push, so that what went on before stands where it will.
         #

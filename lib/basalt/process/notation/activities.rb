@@ -19,7 +19,7 @@ module Basalt
         def chips = [[Kinds::ROLE, "r"], [Kinds::OUTSIDER, "o"], %w[system y]]
 
         def ruled? = true
-        def geometry(set, sheet_id) = LanesGeometry.new(set, sheet_id)
+        def geometry(...) = LanesGeometry.new(...)
         def fits?(_thing) = false
 
         # What it takes before it has a lane.

@@ -12,7 +12,7 @@ module Basalt
         AROUND = 22
         BESIDE = 18
 
-        def initialize(set, sheet_id)
+        def initialize(set, sheet_id, was = nil, altered = nil)
           super
           things = set.things_on(sheet_id).select { |thing| KINDS.include?(thing.kind) }
           @things = things.sort_by { |thing| [Change::Reorder.key(thing), thing.ordinal] }
