@@ -296,14 +296,15 @@ module Store
       (shown + moved).uniq.select { |id| draft.sheets[id] }
     end
 
-    # What came to a sheet or went from it counts as touched; sheets count as a kind.
+    # What came to a sheet or went from it counts as touched; sheets count as a kind, and what opens into them.
     def touched(draft, effect)
       placed =
         effect
           .on(:placements)
           .select { |delta| delta.before.nil? || delta.after.nil? }
           .filter_map { |delta| draft.element((delta.after || delta.before).element_id)&.kind }
-      Basalt::Checks::Touched.by(effect, kinds: placed | (effect.on(:sheets).any? ? ["sheet"] : []))
+      tables = { sheets: "sheet", links: "opening" }.filter_map { |table, kind| kind if effect.on(table).any? }
+      Basalt::Checks::Touched.by(effect, kinds: placed | tables)
     end
 
     # @return [Array<String>] ids of the sheets on which something looks otherwise after an act

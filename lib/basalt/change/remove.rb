@@ -18,6 +18,7 @@ module Basalt
         draft.contents_of(element.id).each { |inner| draft.put(:elements, inner.with(container_id: nil)) }
         draft.placements.by(:element, element.id).each { |placement| draft.delete(:placements, placement.id) }
         draft.sheets_about(element.id).each { |sheet| draft.put(:sheets, sheet.with(subject_id: nil)) }
+        draft.links_of(element.id).each { |link| draft.delete(:links, link.id) }
         draft.delete(:elements, element.id)
       end
     end

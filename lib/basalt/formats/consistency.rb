@@ -21,6 +21,15 @@ module Basalt
         sheet_ids = rows[:sheets].to_set(&:id)
         rows[:placements].each_with_index { |placement, index| placement(placement, elements, sheet_ids, "/placements/#{index}") }
         occurrences(rows[:placements])
+        rows[:links].each_with_index { |link, index| link(link, elements, sheet_ids, "/links/#{index}") }
+      end
+
+      def link(link, elements, sheet_ids, place)
+        refuse("#{place}/element_id", "nothing has that id") unless elements.key?(link.element_id)
+        refuse("#{place}/sheet_id", "no sheet has that id") unless link.sheet_id.nil? || sheet_ids.include?(link.sheet_id)
+        [link.title, link.lost].compact.each { |words| Model::Names.clean(words) }
+      rescue Model::BadFact => e
+        refuse(place, e.message)
       end
 
       # What stands on a sheet once more stands there first.

@@ -47,6 +47,23 @@ module Basalt
       def sheets_of(element_id) = placements.by(:element, element_id).map(&:sheet_id).uniq
       # @return [Array<Sheet>] that open an element, in order of making
       def sheets_about(element_id) = sheets.by(:subject, element_id).sort_by(&:ordinal)
+      # @return [Array<Link>] of an element, also those whose sheet is gone, in order of making
+      def links_of(element_id) = links.by(:element, element_id).sort_by(&:ordinal)
+
+      # @return [Array<Opening>] the sheets that an element opens into: those that are about it, then those that are linked
+      def openings(element_id)
+        linked = links.ids_by(:element, element_id).empty? ? [] : links_of(element_id).reject(&:dangling?)
+        about = sheets.ids_by(:subject, element_id).empty? ? [] : sheets_about(element_id)
+        own = about.map { |sheet| Opening.new(sheet:, link: linked.find { |link| link.sheet_id == sheet.id }) }
+        own + linked.reject { |link| sheets[link.sheet_id].subject_id == element_id }.map { |link| Opening.new(sheet: sheets[link.sheet_id], link:) }
+      end
+
+      # @return [Boolean] whether it opens into any
+      def opens?(element_id) = sheets.ids_by(:subject, element_id).any? || links.by(:element, element_id).any? { |link| !link.dangling? }
+
+      # @return [Array<String>] ids of the elements that open into a sheet
+      def opened_by(sheet_id) = [sheets[sheet_id]&.subject_id, *links.by(:sheet, sheet_id).sort_by(&:ordinal).map(&:element_id)].compact.uniq
+
       def sheet_list = sheets.each.sort_by(&:ordinal)
 
       # @return [Array<Element>] the things placed on the sheet, in order of making

@@ -20,6 +20,8 @@ module Basalt
                       fact: ->(e) { e.indexed },
                       container: ->(e) { e.container_id ? [e.container_id] : [] }
                     }),
+        RowType.new(table: :links, row: Link, conflict: ALTERED,
+                    indexes: { element: ->(l) { [l.element_id] }, sheet: ->(l) { l.sheet_id ? [l.sheet_id] : [] } }),
         RowType.new(table: :waivers, row: Waiver, conflict: ALTERED, indexes: { finding: ->(w) { [w.finding] } }),
         RowType.new(table: :placements, row: Placement, merged: %i[shape], together: %i[x y w h pinned], unchecked: %i[by_hand],
                     conflict: ->(_) { "somebody else moved this in the meantime" },

@@ -18,6 +18,8 @@ module Basalt
 
       def racks = [Checks::UnitOverlap, Checks::DoesNotFit, Checks::OverPower, Checks::OverWeight, Checks::GapTooSmall]
 
+      def openers = Openers::ALL
+
       # What follows from an act as a whole.
       def settle(draft) = Cabling::Cards.settle(draft)
 

@@ -13,6 +13,7 @@ module Basalt
       def qualities = Sentences::QUALITIES
       def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
+      def openers = [LevelOpener.new]
 
       # One file a check; each registers by being there.
       def checks =
