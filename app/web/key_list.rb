@@ -26,7 +26,7 @@ module Web
       ["+ -", "larger, smaller"],
       ["N", "next finding"],
       ["Alt up, down", "in a table with an order: the row up or down"],
-      ["[ ]", "to the sheet above or below on which what is selected stands too"],
+      ["[ ]", "back up to where you came from, or the sheet above; down into what is selected"],
       ["Ctrl Z", "undo"],
       ["Ctrl Shift Z", "redo"],
       ["Escape", "stop, or select nothing"],

@@ -14,7 +14,9 @@ module Web
     def panels(place, **about) = panel_list(place, **about).join
 
     # @param here [String, nil] the level that is looked at
-    def rail(project, here = nil) = view(:_rail, project:, bands: Presenters::Strata.of(project.set, here))
+    # @param way_down [Array<Presenters::Ancestry::Step>] the sheets that led there
+    def rail(project, here = nil, way_down = []) =
+      view(:_rail, project:, bands: Presenters::Strata.of(project.set, here, way_down.map(&:sheet)))
 
     def counts(findings) = view(:counts, counts: Presenters::Counts.of(findings))
 

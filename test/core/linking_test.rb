@@ -36,7 +36,8 @@ class LinkingTest < Minitest::Test
       without = [[], ["rack"], ["Alder House"]].sample(random:)
       matching = Linking::Matching.new(things, sheets, without:)
       assert_equal by_hand(things, sheets, without).sort, pairs(matching).sort, "seed #{seed}"
-      assert_equal pairs(matching).map(&:reverse).sort, pairs(Linking::Matching.new(sheets, things, without:)).sort, "turned round, seed #{seed}"
+      assert_equal pairs(matching).map(&:reverse).sort, pairs(Linking::Matching.new(sheets, things, without:)).sort,
+                   "turned round, seed #{seed}"
       found += matching.pairs.length
       matching.equal.each { |equal| assert_operator equal.things.length * equal.sheets.length, :>, 1 }
       all = matching.pairs.map(&:thing) + matching.equal.flat_map(&:things) + matching.left_things
@@ -88,7 +89,7 @@ class LinkingTest < Minitest::Test
 
   def test_linking_again_changes_nothing_and_links_follow_when_either_is_renamed
     set = linked(model(HALL), noun: "rack", without: ["elevation"])
-    assert_equal [["R1 elevation"], ["r-02 Elevation"], []], %w[R1 R2 R3].map { |name| sheets_of(set, name) }
+    assert_equal([["R1 elevation"], ["r-02 Elevation"], []], %w[R1 R2 R3].map { |name| sheets_of(set, name) })
     again = by_name(set, noun: "rack", without: ["elevation"])
     assert_empty again.fresh
     assert_equal 2, again.standing.length
@@ -115,7 +116,7 @@ class LinkingTest < Minitest::Test
     set = model("#{HALL}rack R4 in Hall, 42U\nrack R4 in Store, 42U\nsheet R4: rack\nserver a in R1\nserver b in R1")
     assert_equal 2, by_name(set, noun: "rack").choices.length
     by_rack = by_name(set, noun: "server", by: "rack", without: ["elevation"])
-    assert_equal %w[a b], by_rack.fresh.map { |pair| set.element(pair.thing).name }
+    assert_equal(%w[a b], by_rack.fresh.map { |pair| set.element(pair.thing).name })
     refused = assert_raises(Basalt::Mistake) { by_name(set, by: "colour") }
     assert_match(/there is name/, refused.message)
   end
@@ -164,6 +165,9 @@ class LinkingTest < Minitest::Test
     assert_empty by_name(set, noun: "rack", without: ["elevation"]).left_things
   end
 
-  def said(set, text) = set.advance(Basalt::Change::Draft.new(set).then { |draft| Basalt::Statements::Document.new(text).into(draft) }.effect)
+  def said(set, text)
+    set.advance(Basalt::Change::Draft.new(set).then { |draft| Basalt::Statements::Document.new(text).into(draft) }.effect)
+  end
+
   def findings(set) = Basalt::Checks::Runner.new(set).findings
 end

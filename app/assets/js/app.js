@@ -19,6 +19,7 @@ import { Margin } from "./margin.js";
 import { Reading } from "./reading.js";
 import { Findings } from "./findings.js";
 import { Travel } from "./travel.js";
+import { Trail } from "./trail.js";
 import { StatementLine } from "./statement_line.js";
 import { Keys } from "./keys.js";
 import { Act } from "./act.js";
@@ -61,6 +62,7 @@ if (page) {
     new Overview(view);
     new Beside(selection);
   }
+  parts.trail = new Trail(selection, view);
   new Findings(act);
   new Reading(act, selection);
   parts.grid = new Grid(act, selection);

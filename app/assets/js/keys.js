@@ -11,6 +11,7 @@ export class Keys {
     Object.assign(this, parts);
     this.dialog = document.getElementById("keys");
     document.addEventListener("keydown", (event) => this.pressed(event));
+    this.view?.viewport.addEventListener("click", (event) => this.opens(event));
     this.drawer = new Drawer();
     this.page = document.getElementById("sheet-page");
     document.querySelector(".faces a")?.addEventListener("click", (event) => {
@@ -102,13 +103,29 @@ export class Keys {
     if (this.selection.id) this.inplace?.open(this.selection.id);
   }
 
-  // To the next sheet further down, or up, on which what is selected stands too.
+  // Down into what is selected, or to the next sheet on which it stands too; up to where somebody came from, or to the sheet above.
   async level(by) {
+    if (by < 0 && this.trail.above) return window.location.assign(this.trail.above);
     await this.act.filled("#facts");
     const links = [...document.querySelectorAll(`#facts [data-depth="${by}"]`)];
     const next = by > 0 ? links[0] : links.at(-1);
-    if (next) window.location.assign(next.href);
-    else this.act.say(`What is selected stands on no sheet further ${by > 0 ? "down" : "up"}`, "refusal");
+    if (next) {
+      if (by > 0) this.trail.down(next);
+      window.location.assign(next.href);
+    } else if (by < 0 && this.way) window.location.assign(this.way.href);
+    else this.act.say(by > 0 ? "What is selected opens into nothing, and stands on no sheet further down" : "There is no sheet above", "refusal");
+  }
+
+  // The last sheet of the path at the top.
+  get way() {
+    return [...document.querySelectorAll("#way a")].at(-1);
+  }
+
+  // The steps at what opens lead down.
+  opens(event) {
+    if (!event.target.closest(".p-opens, .p-opens_ground")) return;
+    const group = event.target.closest("[data-element]");
+    if (this.selection.id === group?.dataset.element) this.level(1);
   }
 
   // Things leave the sheet; a line, or with Shift anything, leaves the model.

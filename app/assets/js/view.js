@@ -108,6 +108,12 @@ export class View {
     this.settled = true;
   }
 
+  // A view that somebody had before.
+  take({ x, y, k }) {
+    select(this.viewport).call(this.zoom.transform, zoomIdentity.translate(x, y).scale(k));
+    this.touched = true;
+  }
+
   // While nobody chose another view, what is about to come is in sight too.
   embrace(groups) {
     if (this.touched || groups.length === 0) return;

@@ -22,7 +22,7 @@ module Web
 
             sheet_id = elevation_sheet(project.set, place)
             project.act(said: "drew the racks of #{place.name}", by: person) do |draft|
-              sheet_id ||= new_elevation_sheet(draft, place, racks)
+              sheet_id ||= new_elevation_sheet(draft, place)
             end
             lead_to(sheet_id)
           end
@@ -53,9 +53,9 @@ module Web
           def elevation_sheet(set, place) = set.sheets_about(place.id).find { |one| one.notation_name == NOTATION }&.id
 
           # @return [String]
-          def new_elevation_sheet(draft, place, racks)
-            title = place["level"] == "rack" ? "#{place.name} elevation" : "Racks of #{place.name}"
-            id = open_sheet(draft, title, NOTATION, about: place, showing: racks)
+          def new_elevation_sheet(draft, place)
+            id = Basalt::Network::Openers::Elevation.new.draw(draft, place)
+            signed(draft, id)
             Basalt::Drawing::Arranger.new(draft, id).tidy
             id
           end

@@ -57,10 +57,14 @@ module Web
 
       # @return [Basalt::Model::Element, nil] what the sheet is about
       def subject = @subject ||= @sheet.subject_id && @set.element(@sheet.subject_id)
-      def above = SheetDepth.above(@set, @sheet, subject)
+      def above = @above ||= (subject && SheetDepth.above(@set, @sheet, subject)) || way_up&.sheet
+
+      # @return [String, nil] id of what on the sheet above opens into this one
+      def opened_by = way_up&.then { |step| step.element.id if step.sheet.id == above&.id }
 
       private
 
+      def way_up = @way_up ||= Ancestry.new(@set, @sheet).above
       def own = @own ||= @set.of_kind(Basalt::Drawing::Symbols::KIND)
       def assumed = @assumed ||= @set.things_on(@sheet.id).select(&:assumed)
     end

@@ -47,6 +47,9 @@ module Web
           .map { |kind| InPlace.new(kind:, description: Basalt::Model::Catalogue.kind(kind)) }
           .reject { |one| one.description.figure }
 
+      # @return [Array<Ancestry::Step>] the sheets above, from the highest
+      def way_down = @way_down ||= Ancestry.new(@set, @sheet).steps
+
       def frame = Coordinates.of(Basalt::Drawing::Furniture.frame(@scene))
       def extent = Coordinates.of(@scene.extent)
       def layers = Basalt::Drawing::SVG.layers(@scene.items)

@@ -2,7 +2,7 @@
 
 module Basalt
   module Change
-    # Takes a sheet away with what stands on it, and leaves what opened into it to be told as a finding; the elements stay in the model, but those that
+    # Takes a sheet away with what stands on it; what opened into it is told as a finding. The elements stay in the model, but those that
     # stand on no other sheet go too where that is asked for.
     RemoveSheet = Value.of(:id, :with_elements) do
       def apply(draft)

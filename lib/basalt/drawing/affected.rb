@@ -24,9 +24,15 @@ module Basalt
             [before, after].compact.select { |element| element.kind == Symbols::KIND }
           end
         (
-          placed + changed + ruled(draft, placed + changed) + together(draft, placed + changed) + outlines(draft, placed) +
+          placed + changed + opening(draft) + ruled(draft, placed + changed) + together(draft, placed + changed) + outlines(draft, placed) +
             (symbols.empty? ? [] : Symbols.dressed(draft, symbols))
         ).uniq.flat_map { |id| draft.keys_of(id) }.uniq
+      end
+
+      # What opens into a sheet, or did, is drawn with a sign.
+      def opening(draft)
+        links = draft.links.differences.map { |_, before, after| (after || before).element_id }
+        links + draft.sheets.differences.flat_map { |_, before, after| [before&.subject_id, after&.subject_id].compact.uniq }
       end
 
       # Where the notation rules, an act may move whatever stands there.

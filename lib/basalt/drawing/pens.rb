@@ -80,6 +80,16 @@ module Basalt
           "stroke-width" => 0.75,
           "stroke-dasharray" => "1 3"
         },
+        # The steps at what opens into a sheet, and what they stand on.
+        opens: {
+          :fill => "none",
+          :stroke => TIDE,
+          "stroke-width" => 2
+        },
+        opens_ground: {
+          :fill => PAPER,
+          :stroke => "none"
+        },
         rule: {
           :fill => "none",
           :stroke => BASALT,

@@ -13,10 +13,12 @@ module Basalt
       # @param findings [Array<Checks::Finding>] what they are about is marked
       # @param contents [SheetStatistics, nil] of the sheet, where they are known
       # @param images [#call, nil] gives an image's address by its id; without it images are left out
-      def initialize(set, sheet_id, findings: [], contents: nil, images: nil)
+      # @param links [#call, nil] gives the address of a sheet that something opens into, or nil
+      def initialize(set, sheet_id, findings: [], contents: nil, images: nil, links: nil)
         @set = AsDrawn.of(set, sheet_id)
         @contents = contents
         @images = images
+        @links = links
         @sheet = set.sheets[sheet_id]
         @notation = @sheet.notation
         @anchors = Anchors.new(@set, sheet_id)
@@ -48,6 +50,7 @@ module Basalt
         return [] unless placement.box
 
         boundary = nesting.boundary?(element.id)
+        beneath = Opens.beneath(set, element, sheet.id)
         [
           Item.new(
             id: "t#{placement.id}",
@@ -55,8 +58,10 @@ module Basalt
             element_id: element.id,
             type: element.kind,
             title: thing_title(element, placement),
-            shapes: symbol(element, placement, boundary).map { |shape| found(shape, element) } + emphasis(placement),
-            data: thing_data(element, placement)
+            shapes: symbol(element, placement, boundary).map { |shape| found(shape, element) } + emphasis(placement) +
+                    (beneath.any? ? Opens.shapes(placement.box) : []),
+            data: thing_data(element, placement),
+            href: @links && beneath.lazy.filter_map { |opening| @links.call(opening.sheet) }.first
           )
         ]
       end

@@ -124,7 +124,7 @@ module Basalt
 
         @kinds[id] = element.kind
         set.elements[id] ? @counts[element.kind] += 1 : @again << id
-        @marks[id] = (notation.marks(set, element) + emphasis(set, id)).each { |mark| @tally[mark] += 1 }
+        @marks[id] = (notation.marks(set, element) + emphasis(set, id) + opens(set, element)).each { |mark| @tally[mark] += 1 }
         span = span(set, element, notation) or return
         @spans[id] = span
         @sides &&= widened(@sides, span)
@@ -151,6 +151,8 @@ module Basalt
         name = set.placement(@sheet_id, id)&.shape&.fetch("emphasis", nil)
         name ? [[:emphasis, name]] : []
       end
+
+      def opens(set, element) = element.relation? || Opens.beneath(set, element, @sheet_id).empty? ? [] : [Opens::MARK]
 
       def remove(id)
         kind = @kinds.delete(id) or return

@@ -17,8 +17,9 @@ module Basalt
         title = item.title ? "<title>#{escape(item.title)}</title>" : ""
         element = item.element_id ? " data-element=\"#{escape(item.element_id)}\"" : ""
         data = item.data.map { |name, value| " data-#{name}=\"#{escape(value)}\"" }.join
+        drawn = item.shapes.map { |shape| shape(shape) }.join
         "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} k-#{escape(item.type.tr(" ", "-"))}\"#{element}#{data}>#{title}" \
-          "#{item.shapes.map { |shape| shape(shape) }.join}</g>"
+          "#{item.href ? "<a href=\"#{escape(item.href)}\">#{drawn}</a>" : drawn}</g>"
       end
 
       # @return [String] the layers, in order from behind to before

@@ -71,7 +71,7 @@ module Basalt
 
       def sort
         matching = Matching.new(@things.to_h { |thing| [thing.id, @fact.value(@set, thing)] }, names_of_sheets, without: @without,
-                                                                                                            shared: @fact.shared)
+                                                                                                                shared: @fact.shared)
         @standing, @fresh = matching.pairs.partition { |pair| opened(pair.thing).include?(pair.sheet) }
         @left_things = matching.left_things + without_value
         @left_sheets = matching.left_sheets

@@ -36,7 +36,11 @@ module Basalt
         def self.places(set, things)
           nouns = things.flat_map { |thing| around(set, thing).map(&:noun) }.uniq
           nouns.map do |noun|
-            new(id: "in #{noun}", label: noun, shared: true, read: ->(all, thing) { around(all, thing).find { |one| one.noun == noun }&.name })
+            new(id: "in #{noun}", label: noun, shared: true, read: ->(all, thing) {
+              around(all, thing).find { |one|
+                one.noun == noun
+              }&.name
+            })
           end
         end
 

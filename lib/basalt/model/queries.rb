@@ -55,14 +55,18 @@ module Basalt
         linked = links.ids_by(:element, element_id).empty? ? [] : links_of(element_id).reject(&:dangling?)
         about = sheets.ids_by(:subject, element_id).empty? ? [] : sheets_about(element_id)
         own = about.map { |sheet| Opening.new(sheet:, link: linked.find { |link| link.sheet_id == sheet.id }) }
-        own + linked.reject { |link| sheets[link.sheet_id].subject_id == element_id }.map { |link| Opening.new(sheet: sheets[link.sheet_id], link:) }
+        others = linked.reject { |link| sheets[link.sheet_id].subject_id == element_id }
+        own + others.map { |link| Opening.new(sheet: sheets[link.sheet_id], link:) }
       end
 
       # @return [Boolean] whether it opens into any
-      def opens?(element_id) = sheets.ids_by(:subject, element_id).any? || links.by(:element, element_id).any? { |link| !link.dangling? }
+      def opens?(element_id) =
+        sheets.ids_by(:subject, element_id).any? || links.by(:element, element_id).any? { |link| !link.dangling? }
 
       # @return [Array<String>] ids of the elements that open into a sheet
-      def opened_by(sheet_id) = [sheets[sheet_id]&.subject_id, *links.by(:sheet, sheet_id).sort_by(&:ordinal).map(&:element_id)].compact.uniq
+      def opened_by(sheet_id)
+        [sheets[sheet_id]&.subject_id, *links.by(:sheet, sheet_id).sort_by(&:ordinal).map(&:element_id)].compact.uniq
+      end
 
       def sheet_list = sheets.each.sort_by(&:ordinal)
 
