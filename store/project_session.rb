@@ -293,7 +293,8 @@ module Store
       ids = draft.elements.differences.flat_map { |_, before, after| Basalt::Drawing::Affected.of_difference(draft, before, after) }
       shown = ids.flat_map { |id| draft.sheets_of(id) }
       moved = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }
-      (shown + moved).uniq.select { |id| draft.sheets[id] }
+      gathering = draft.elements.differences.any? ? draft.sheets.each.select { |sheet| sheet.notation.gathers? }.map(&:id) : []
+      (shown + moved + gathering).uniq.select { |id| draft.sheets[id] }
     end
 
     # What came to a sheet or went from it counts as touched; sheets count as a kind, and what opens into them.

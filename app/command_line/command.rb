@@ -48,7 +48,7 @@ module CommandLine
     def arranged(set)
       draft = Basalt::Change::Draft.new(set, ids: Files.counter.then { |count| -> { "p#{count.call}" } })
       draft.sheet_list.each do |sheet|
-        if draft.placements_on(sheet.id).any? { |placement| placement.box.nil? && placement.route.nil? }
+        if sheet.notation.ruled? || draft.placements_on(sheet.id).any? { |placement| placement.box.nil? && placement.route.nil? }
           Basalt::Drawing::Arranger.new(draft, sheet.id).tidy
         end
       end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "base64"
+
 module Drawings
   # A sheet, or a part of it, as a file.
   module Export
@@ -15,12 +17,27 @@ module Drawings
     # @param only [Array<String>, nil] ids of the elements to show; nil for the whole sheet
     # @param images [#call] gives an image's address by its id
     # @param ground [String] a key of GROUNDS: what it stands on
+    # @param pictures [Boolean] whether small pictures of other sheets are drawn in it
     # @return [String] SVG with its own typefaces
-    def svg(set, sheet_id, findings: [], only: nil, images: nil, ground: "paper")
+    def svg(set, sheet_id, findings: [], only: nil, images: nil, ground: "paper", pictures: true)
+      images = pictured(set, images) if pictures
       scene = Basalt::Drawing::Scene.new(set, sheet_id, findings:, images:)
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
       reading = only ? "" : Basalt::Statements::Unparser.new(set).sentences(sheet_id).flat_map(&:last).join(". ")
       on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |drawn| Fonts.rules(characters(drawn)) })
+    end
+
+    # A picture within a picture has none of its own, so that sheets may show each other.
+    #
+    # @return [#call] gives images, and sheets as images that hold them
+    def pictured(set, images)
+      sheet = Basalt::Drawing::Opens::PICTURE
+      lambda do |id|
+        next images&.call(id) unless id.start_with?(sheet)
+
+        drawn = svg(set, id.delete_prefix(sheet), pictures: false)
+        "data:image/svg+xml;base64,#{Base64.strict_encode64(drawn)}"
+      end
     end
 
     # @param drawn [String] SVG

@@ -90,17 +90,24 @@ module Web
           known = kind.default_name(noun) && draft.named(name).find { |element| element.kind == kind.name }
           draft.apply(Basalt::Change::Add.new(kind: kind.name, name:, facts:, id:)) unless known
           show(draft, sheet, known ? known.id : id, x, y)
-          put(draft, sheet, known ? known.id : id, x, after)
+          put(draft, sheet, known ? known.id : id, [x, y], after)
           detail(draft, sheet, id, params[:facts]) unless known
           known ? known.id : id
         end
 
-        def put(draft, sheet, id, x, after)
-          if ruled?(sheet, draft.element(id))
-            return draft.apply(*sheet.notation.geometry(draft, sheet.id).dropped(id, after&.right || x, 0))
-          end
+        def put(draft, sheet, id, at, after)
+          thing = draft.element(id)
+          return draft.apply(ruled(draft, sheet, thing, at, after)) if ruled?(sheet, thing)
 
           beside(draft, sheet, id, after) if after
+        end
+
+        # With its middle where it was put, or behind the one before it.
+        def ruled(draft, sheet, thing, at, after)
+          geometry = sheet.notation.geometry(draft, sheet.id)
+          return geometry.dropped(thing.id, *geometry.behind(after)) if after
+
+          geometry.dropped(thing.id, *at.zip(sheet.notation.size(draft, thing)).map { |middle, side| (middle - (side / 2.0)).round })
         end
 
         # To the right of the one that was placed before it, where nothing stands.

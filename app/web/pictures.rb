@@ -3,12 +3,15 @@
 require "base64"
 
 module Web
-  # Where images are found: by address in a page, whole in a file.
+  # Where images are found: by address in a page, the small pictures of sheets too; whole in a file.
   module Pictures
     module_function
 
     # @return [#call]
-    def linked(project_id) = ->(id) { "/projects/#{project_id}/images/#{id}" }
+    def linked(project_id)
+      sheet = Basalt::Drawing::Opens::PICTURE
+      ->(id) { "/projects/#{project_id}/#{id.start_with?(sheet) ? "sheets/#{id.delete_prefix(sheet)}/thumbnail.svg" : "images/#{id}"}" }
+    end
 
     # @return [#call]
     def embedded(project_id)

@@ -35,10 +35,11 @@ module Web
 
     post "#{SHEET}/view", needs: :edit, answers: :pieces, makes: "SetView" do
       with_project do |project|
-        hidden = params[:on] == "yes"
+        on = params[:on] == "yes"
+        words = "#{Showing.words(params[:part], on)} #{params[:part]} on #{sheet(project).name}"
         acted =
-          act_on(project, "#{hidden ? "hid" : "brought back"} #{params[:part]} on #{sheet(project).name}") do |draft, sheet|
-            draft.apply(Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on: hidden))
+          act_on(project, words, tidy: Showing.tidy(project.set, sheet(project).id, params[:part])) do |draft, sheet|
+            draft.apply(Basalt::Change::SetView.new(sheet_id: sheet.id, part: params[:part].to_s, on:))
           end
         answer(project, acted, fresh: true) + part("#facts", sheet_facts(project, sheet(project)))
       end
@@ -148,6 +149,26 @@ module Web
           ids = Acting.chosen(draft, params)
           Fresh.new(ids, params[:as] == "same" ? Copying.show(draft, ids, from, on) : Copying.duplicate(draft, ids, from, on))
         end
+      end
+    end
+
+    # What of a sheet is shown, or not.
+    module Showing
+      PICTURES = "pictures"
+
+      module_function
+
+      def words(part, chosen)
+        return chosen ? "showed" : "left out" if part == PICTURES
+
+        chosen ? "hid" : "brought back"
+      end
+
+      # Symbols with pictures are larger: a sheet that nobody arranged is laid out afresh.
+      def tidy(set, sheet_id, part)
+        return false unless part == PICTURES
+
+        set.placements_on(sheet_id).any? { |placed| placed.by_hand || placed.pinned } ? :complete : true
       end
     end
 

@@ -42,6 +42,13 @@ module Basalt
       def initialize(kind, target) = super("a #{kind} cannot end at #{target.name}, a #{target.noun}")
     end
 
+    # Nothing of that kind is in the other.
+    class NotWithin < Mistake
+      def initialize(element, container)
+        super("#{element.name}, a #{element.noun}, cannot be in #{container.name}, a #{container.noun}")
+      end
+    end
+
     # A decision without a reason.
     class ReasonMissing < Mistake
       def initialize = super("Say why, so that others can follow")

@@ -18,11 +18,11 @@ class AloneTest < Minitest::Test
         "Object.const_defined?(name) }; print Basalt::Families.names.join(' ')"
       )
     assert status.success?, output
-    assert_equal "annotation brief data network process", output
+    assert_equal "annotation brief data linking network process", output
   end
 
   def test_a_family_can_be_taken_away
-    { "data" => 8, "network" => 6, "process" => 7, "brief" => 9, "usage" => 10 }.each do |gone, left|
+    { "data" => 10, "network" => 6, "process" => 9, "brief" => 11, "linking" => 12, "usage" => 12 }.each do |gone, left|
       Dir.mktmpdir do |folder|
         FileUtils.cp_r(File.join(LIB, "."), folder)
         FileUtils.rm_rf(File.join(folder, "basalt", gone))

@@ -39,6 +39,7 @@ class FoundAgainTest < Minitest::Test
     "the activity table as a whole" => %w[inside-drawn-as-outside outside-drawn-as-inside activity-on-no-sheet],
     "levels and what they carry" => %w[unbalanced store-too-high],
     "sheets" => %w[more-than-one-process-on-context outsider-to-outsider],
+    "links, whose sheets are gone" => %w[dangling-link],
     "the brief as a whole" => %w[outside-the-brief]
   }.freeze
 

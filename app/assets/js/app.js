@@ -20,6 +20,7 @@ import { Reading } from "./reading.js";
 import { Findings } from "./findings.js";
 import { Travel } from "./travel.js";
 import { Trail } from "./trail.js";
+import { TwoPoints } from "./two_points.js";
 import { StatementLine } from "./statement_line.js";
 import { Keys } from "./keys.js";
 import { Act } from "./act.js";
@@ -60,6 +61,7 @@ if (page) {
     line.haunted = (groups) => view.embrace(groups.filter((group) => group.dataset.box));
     parts.travel = new Travel(view, selection);
     new Overview(view);
+    new TwoPoints(view, act);
     new Beside(selection);
   }
   parts.trail = new Trail(selection, view);

@@ -7,7 +7,7 @@ module Web
       module Extension
         module_function
 
-        def routes = [InventoryRoutes, CablingRoutes, UnitSheetRoutes, LevelRoutes, RackRoutes]
+        def routes = [InventoryRoutes, CablingRoutes, UnitSheetRoutes, LevelRoutes, RackRoutes, FloorRoutes]
 
         def panels =
           {
@@ -20,6 +20,7 @@ module Web
 
         def tasks = { "inventory" => InventoryWork }
         def importers = [Importer]
+        def samples = [FloorSample]
         def commands = { "schedule" => Commands::Schedule, "trace" => Commands::Trace, "neighbours" => Commands::Neighbours }
         def answers_again = [:cabling_again]
       end

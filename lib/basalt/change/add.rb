@@ -10,11 +10,17 @@ module Basalt
           id: id || draft.new_id, kind:, name: name && Model::Names.clean(name), owner_id:, rank: rank || next_rank(draft),
           container_id:, facts: checked(description), ends: joined(draft, description), said_by:, external_id:
         )
+        refuse_outside(draft, element)
         Uniqueness.check(draft, element)
         draft.put(:elements, element)
       end
 
       private
+
+      def refuse_outside(draft, element)
+        container = element.container_id && draft.element(element.container_id) or return
+        raise Refusals::NotWithin.new(element, container) unless element.description.within?(element, container)
+      end
 
       def checked(description)
         (facts || {}).to_h { |fact, value| [fact, description.field(fact).read(value)] }.compact

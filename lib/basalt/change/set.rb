@@ -46,9 +46,7 @@ module Basalt
         return nil if value.nil?
 
         container = draft.element(value) or raise Refusals::Gone, "the place"
-        unless element.description.containers.include?(container.kind)
-          raise Mistake, "#{element.name} cannot be in #{container.name}, a #{container.noun}"
-        end
+        raise Refusals::NotWithin.new(element, container) unless element.description.within?(element, container)
 
         refuse_loop(draft, element, container)
         value

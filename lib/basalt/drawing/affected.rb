@@ -24,9 +24,30 @@ module Basalt
             [before, after].compact.select { |element| element.kind == Symbols::KIND }
           end
         (
-          placed + changed + opening(draft) + ruled(draft, placed + changed) + together(draft, placed + changed) + outlines(draft, placed) +
+          placed + changed + opening(draft) + gathered(draft) + ruled(draft,
+                                                                      placed + changed) + together(draft,
+                                                                                                   placed + changed) + outlines(draft,
+                                                                                                                                placed) +
             (symbols.empty? ? [] : Symbols.dressed(draft, symbols))
         ).uniq.flat_map { |id| draft.keys_of(id) }.uniq
+      end
+
+      # Sheets whose symbols stand for what is in them: those of what was altered, and the lines that are drawn together with it.
+      def gathered(draft)
+        sheets = draft.sheets.each.select { |sheet| sheet.notation.gathers? }
+        return [] if sheets.empty?
+
+        altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
+        sheets.flat_map { |sheet| [draft.base, draft].flat_map { |set| gathered_on(set, sheet.id, altered) } }
+      end
+
+      def gathered_on(set, sheet_id, altered)
+        return [] unless set.sheets[sheet_id]
+
+        drawn = AsDrawn.of(set, sheet_id)
+        lines = altered.select { |one| drawn.notation_lines.include?(one.kind) }.filter_map { |one| drawn.element(one.id) }
+        gathering = Gathering.of(set, sheet_id)
+        lines.flat_map { |line| drawn.bundled(line).map(&:id) } + altered.filter_map { |one| gathering.stand_in(set, one.id) }
       end
 
       # What opens into a sheet, or did, is drawn with a sign.

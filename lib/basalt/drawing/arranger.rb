@@ -39,7 +39,7 @@ module Basalt
       # @param quick [Boolean] try less than what takes longest
       # @param by_hand [Boolean] whether a person asked for it, and it stays as it is then
       def tidy(only: nil, quick: false, by_hand: false)
-        return rule if notation.ruled?
+        return rule(whole: true) if notation.ruled?
 
         lay(only:, quick:, by_hand:)
         make_room(quick:, by_hand:) if only.nil? && notation.lanes?
@@ -68,7 +68,7 @@ module Basalt
       # Places what has no place, fits what has grown, and finds ways for lines without one; all
       # else stays as it is.
       def complete
-        return rule if notation.ruled?
+        return rule(whole: true) if notation.ruled?
 
         @context.survey
         unplaced.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
@@ -115,8 +115,8 @@ module Basalt
 
       private
 
-      def rule
-        RuledSheet.new(@context, @placement_search).settle
+      def rule(whole: false)
+        RuledSheet.new(@context, @placement_search).settle(whole:)
         draft
       end
 

@@ -21,7 +21,7 @@ module Basalt
         return true if set.is_a?(AsDrawn) || set.placements.ids_by(:again, sheet_id).any?
 
         notation = set.sheets[sheet_id]&.notation
-        notation ? notation.ends_at_parts? || notation.ruled? || notation.bundles? : false
+        notation ? notation.ends_at_parts? || notation.ruled? || notation.bundles? || notation.gathers? : false
       end
       private_class_method :needed?
 
@@ -69,6 +69,8 @@ module Basalt
       def relations_of(key, *kinds)
         return @set.relations_of(key, *kinds) if whole?
 
+        return gathered(key, *kinds) if @notation.gathers?
+
         id = element_id(key)
         ids = @notation.ends_at_parts? ? [id, *parts_within(id)] : [id]
         ids
@@ -78,6 +80,9 @@ module Basalt
           .select { |relation| !@notation.lines.include?(relation.kind) || relation.targets.include?(key) }
           .sort_by(&:ordinal)
       end
+
+      # @return [Array<String>] kinds of relations that are lines there
+      def notation_lines = @notation.lines
 
       # What is asked for most; the delegator takes its time over what it has to look for.
       def elements = @set.elements
@@ -126,8 +131,9 @@ module Basalt
         name = @notation.bundle_name(line) or return [line]
         ends = line.targets.sort
         # Where fewer end: what stands in the middle has very many.
-        fewer = ends.min_by { |id| @set.elements.ids_by(:target, id).length }
+        fewer = @notation.gathers? ? ends.first : ends.min_by { |id| @set.elements.ids_by(:target, id).length }
         @set
+          .then { |set| @notation.gathers? ? self : set }
           .relations_of(fewer)
           .select { |other| other.kind == line.kind && @notation.bundle_name(other) == name && other.targets.sort == ends }
           .sort_by(&:ordinal)
@@ -164,7 +170,15 @@ module Basalt
       def parts_within(id) = @set.parts_of(id).flat_map { |part| [part.id, *parts_within(part.id)] }
 
       # @return [Boolean] whether every line ends at what it joins, and nothing stands there twice
-      def whole? = !@notation.ends_at_parts? && @set.placements.ids_by(:again, @sheet_id).none?
+      def whole? = !@notation.ends_at_parts? && !@notation.gathers? && @set.placements.ids_by(:again, @sheet_id).none?
+
+      # What joins other things than those that the notation draws lines for is as it is.
+      def gathered(key, *kinds)
+        others = @set.relations_of(key, *kinds).reject { |relation| @notation.lines.include?(relation.kind) }
+        lines = Gathering.of(@set, @sheet_id).lines_of(key).filter_map { |id| @set.element(id) }
+        lines = lines.select { |line| kinds.include?(line.kind) } if kinds.any?
+        (others + lines.map { |line| joined(line) }).sort_by(&:ordinal)
+      end
 
       # What a line is drawn between is its first and its last end.
       def joined(relation)
@@ -182,6 +196,7 @@ module Basalt
       # @return [String] key of what stands for an element: an occurrence, or that of what it is a part of
       def stand_in(id, at)
         return at if at && occurrence(at)&.element_id == id
+        return Gathering.of(@set, @sheet_id).stand_in(@set, id) || id if @notation.gathers?
 
         shown = id
         shown = @set.element(shown)&.owner_id until shown.nil? || shown?(@sheet_id, shown)

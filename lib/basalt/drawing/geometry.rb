@@ -32,6 +32,10 @@ module Basalt
       # @raise [Mistake] where it means nothing
       def dropped(key, _x, _y) = refuse(key)
 
+      # @param box [Layout::Box] of what was put there before
+      # @return [Array(Numeric, Numeric)] upper left corner of what is put there next
+      def behind(box) = [box.right, 0]
+
       # @param row_id [String] of what a row of a thing stands for
       # @param _owner_key [String] of the thing it was dropped on
       # @param _before_id [String, nil] of the row it was dropped in front of

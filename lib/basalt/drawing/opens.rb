@@ -5,6 +5,8 @@ module Basalt
     # The sign at what opens into another sheet: steps that lead down, at its lower right corner.
     module Opens
       MARK = :opens
+      # What the id of an image begins with that is the small picture of a sheet; the sheet's own follows.
+      PICTURE = "sheet:"
       LEGEND = ["opens into a sheet", :shapes, ->(x, y) { steps(x + 12, y - 6) }, MARK].freeze
 
       module_function
@@ -19,10 +21,10 @@ module Basalt
 
       # @param box [Layout::Box] of the thing
       # @return [Array] shapes
-      def shapes(box) = steps(box.right - 9, box.bottom - 8)
+      def shapes(box) = steps(box.right - 6, box.bottom - 6)
 
       def steps(x, y)
-        [Shapes.rect(x - 3, y - 3, 18, 17, :opens_ground), Shapes.path("M#{Shapes.numbers(x, y)}h4v4h4v4h4v3", :opens)]
+        [Shapes.rect(x - 2, y - 2, 14, 13, :opens_ground), Shapes.path("M#{Shapes.numbers(x, y)}h3v3h3v3h3v2", :opens)]
       end
     end
   end

@@ -80,6 +80,35 @@ module Basalt
           "stroke-width" => 0.75,
           "stroke-dasharray" => "1 3"
         },
+        # The walls of a room, the front of a rack, and a tray: its edges, its bed and its rungs.
+        wall: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-width" => 3
+        },
+        front: {
+          :fill => "none",
+          :stroke => SLATE,
+          "stroke-width" => 3
+        },
+        tray_edge: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-opacity" => 0.6,
+          "stroke-width" => 14
+        },
+        tray_bed: {
+          :fill => "none",
+          :stroke => PAPER,
+          "stroke-opacity" => 0.75,
+          "stroke-width" => 11.5
+        },
+        tray: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-width" => 10,
+          "stroke-dasharray" => "1 7"
+        },
         # The steps at what opens into a sheet, and what they stand on.
         opens: {
           :fill => "none",

@@ -25,11 +25,12 @@ module Basalt
         @placement_search = placement_search
       end
 
-      def settle
+      # @param whole [Boolean] whether to look at all that has a place, and not only at what an act moved
+      def settle(whole: false)
         sheet_id = @context.sheet_id
         @draft.renew
-        touched = @context.touched_elements | RuledSheet.moved(@draft, sheet_id)
         places = @draft.geometry.places
+        touched = @context.touched_elements | (whole ? places.keys : RuledSheet.moved(@draft, sheet_id))
         shown = touched.select { |key| places.key?(key) && !@draft.shown?(sheet_id, key) }
         shown.each { |key| Change::Show.new(sheet_id:, element_id: key).apply(@draft) }
         @draft.renew if shown.any?

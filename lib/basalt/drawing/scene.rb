@@ -54,7 +54,7 @@ module Basalt
         [
           Item.new(
             id: "t#{placement.id}",
-            layer: boundary ? :boundaries : :things,
+            layer: boundary || notation.beneath?(element) ? :boundaries : :things,
             element_id: element.id,
             type: element.kind,
             title: thing_title(element, placement),

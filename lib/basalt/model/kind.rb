@@ -36,6 +36,11 @@ module Basalt
 
         self::PARTS.each { |part, type| def_delegators(part, *type.members) }
 
+        # @return [Boolean] whether an element of the kind can be in another
+        def within?(element, container)
+          containers.include?(container.kind) && (outer.nil? || outer.call(element, container))
+        end
+
         # @return [Array<String>] names of facts by whose value elements are found
         def indexed = self.class::INDEXED[self] ||= fields.each_value.select(&:indexed).map(&:name).freeze
 

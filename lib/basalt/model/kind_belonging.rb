@@ -3,10 +3,10 @@
 module Basalt
   module Model
     # What elements of a kind are in or of. +owner+ are the kinds that it may be a part of, +containers+ those that it may be in;
-    # +moving+ is the change by which it goes into a container, where more goes along than it alone. +ordered+ is the fact
-    # that holds its key of order among others (see Change::OrderKey).
+    # +outer+ tells, of an element and one of these, whether it may. +moving+ is the change by which it goes into a container, where
+    # more goes along than it alone. +ordered+ is the fact that holds its key of order among others (see Change::OrderKey).
     KindBelonging =
-      Value.of(:owner, :containers, :moving, :ordered) do
+      Value.of(:owner, :containers, :outer, :moving, :ordered) do
         def initialize(owner: [], containers: [], **rest)
           super
         end

@@ -8,7 +8,11 @@ module Basalt
       module_function
 
       def kinds = Kinds::ALL
-      def notations = [Notation::Logical.new, Notation::Physical.new, Notation::Unit.new, Notation::Rack.new]
+
+      def notations = [Notation::Logical.new, Notation::Physical.new, Notation::Unit.new, Notation::Rack.new,
+                       Notation::SiteMap.new,
+                       Notation::FloorPlan.new]
+
       def forms = Sentences::FORMS
       def qualities = Sentences::QUALITIES
       def unparsers = Sentences::UNPARSERS

@@ -18,11 +18,20 @@ module Basalt
 
       # Sheets on which it matters where in a rack something stands.
       RACKS = [Notation::Rack::NAME].freeze
+      # Sheets on which it matters where on a floor something stands.
+      FLOORS = [Notation::FloorPlan::NAME].freeze
 
       def self.field(name, type, **rest) = Model::Field.new(name:, type:, **rest)
       # What has its columns first, in this order; what is added to the kind comes behind.
       def self.titled(*names, **others) = names.to_h { |name| [name, name] }.merge(others.transform_keys(&:to_s))
       def self.nouns(words, fact) = words.to_h { |word| [word, { fact => word }] }
+
+      # Of what stands on a floor: m from the upper left corner of the room, how large, and how it is turned.
+      STANDING = [
+        field("position", :read, label: "stands at", reader: Floors::Point.method(:position), on: FLOORS),
+        field("extent", :read, label: "measures in m", reader: Floors::Point.method(:extent), on: FLOORS),
+        field("turned", :choice, label: "turned by", choices: %w[90 180 270], on: FLOORS)
+      ].freeze
 
       ALL = [
         Model::Kind.new(
@@ -46,7 +55,8 @@ module Basalt
             field("half depth", :flag, on: RACKS),
             field("half", :choice, label: "half width", choices: %w[left right], on: RACKS),
             field("power", :integer, label: "power in W", range: 0..100_000, on: RACKS),
-            field("weight", :integer, label: "weight in kg", range: 0..5000, on: RACKS)
+            field("weight", :integer, label: "weight in kg", range: 0..5000, on: RACKS),
+            *STANDING
           ]
         ),
         Model::Kind.new(
@@ -68,11 +78,13 @@ module Basalt
           role: "level",
           nouns: nouns(LEVELS, "level"),
           containers: ["place"],
+          # A rack holds things, and no places.
+          outer: ->(_place, container) { container["level"] != "rack" },
           distinct_by: %w[level container],
           fields: [field("level", :choice, choices: LEVELS), field("height", :integer, label: "height in units", range: 1..60),
                    field("supply", :integer, label: "supply in W", range: 0..1_000_000, on: RACKS),
                    field("load", :integer, label: "load in kg", range: 0..100_000, on: RACKS),
-                   field("row", :integer, internal: true)]
+                   field("row", :integer, internal: true), *STANDING]
         ),
         Model::Kind.new(
           name: "subnet",
@@ -127,6 +139,7 @@ module Basalt
             field("medium", :choice, choices: MEDIA),
             field("speed", :word),
             field("length", :integer, label: "length in m", range: 1..200_000),
+            field("estimate", :integer, label: "estimated length in m", range: 1..200_000, on: [*FLOORS, "physical network"]),
             field("label", :text),
             field("bundle", :word),
             field("planned", :flag),
@@ -173,6 +186,20 @@ module Basalt
             Cabling::Rules::KIND => Cabling::Rules::KIND
           },
           fields: Cabling::Rules::FIELDS
+        ),
+        Model::Kind.new(
+          name: "tray",
+          plural: "trays",
+          nouns: {
+            "tray" => {}
+          },
+          containers: ["place"],
+          distinct_by: ["container"],
+          brief: ["along"],
+          fields: [
+            field("along", :read, reader: Floors::Point.method(:path)),
+            field("level", :integer, label: "height in cm", range: 0..2000)
+          ]
         ),
         Model::Kind.new(name: "ownership", plural: "ownerships", ends: { "owned" => ["device"], "owner" => ["outside"] })
       ].freeze

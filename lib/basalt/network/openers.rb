@@ -28,7 +28,17 @@ module Basalt
         def draw(draft, unit) = Basalt::Openers.sheet(draft, unit, title(unit), NOTATION, [unit])
       end
 
-      ALL = [Elevation.new, Ports.new].freeze
+      # The floor of a room.
+      class Plan
+        NOTATION = Notation::FloorPlan::NAME
+
+        def name = "floor plan"
+        def opens?(_set, element) = element.kind == "place" && %w[room floor].include?(element["level"])
+        def title(room) = "#{room.name} floor"
+        def draw(draft, room) = Basalt::Openers.sheet(draft, room, title(room), NOTATION, [room])
+      end
+
+      ALL = [Elevation.new, Plan.new, Ports.new].freeze
     end
   end
 end

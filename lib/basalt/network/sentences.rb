@@ -12,6 +12,7 @@ module Basalt
         address: Statements::WordSlot.new(ADDRESS, "an address such as .20, 10.20.4.20 or ?", quoted: false),
         prefix: Statements::WordSlot.new(%r{\A[\dA-Fa-f.:]+/\d+\z}, "a prefix such as 10.20.4.0/24", stops: true, quoted: false),
         **Racks::Sentences::SLOTS,
+        **Floors::Sentences::SLOTS,
         height: Statements::WordSlot.new(/\A\d{1,2}U\z/, "a height such as 42U", stops: true, quoted: false) { |text| text.to_i },
         medium: Statements::WordSlot.new(/\A(#{Kinds::MEDIA.join("|")})\z/, "a medium such as copper", stops: true, quoted: false),
         speed: Statements::WordSlot.new(/\A\S+\z/, "a speed such as 10G"),
@@ -96,6 +97,7 @@ module Basalt
         TO,
         IN_PLACE,
         *Racks::Sentences::QUALITIES,
+        *Floors::Sentences::QUALITIES,
         PART_OF,
         OWNED_BY,
         HEIGHT,
@@ -135,6 +137,7 @@ module Basalt
         ) { |context, said| Attaching.share(context, said) },
         *Cabling::Sentences::FORMS,
         *Racks::Sentences::FORMS,
+        *Floors::Sentences::FORMS,
         Statements::Form.new("uplink <units:units> to <other:thing(device)> {link}") do |context, said|
           Cabling::Uplinks.plan(context, said)
         end,

@@ -22,7 +22,7 @@ module Basalt
           )
         end
 
-      VIEWS = { "labels hidden" => "labels", "parallels folded" => "parallels" }.freeze
+      VIEWS = { "labels hidden" => "labels", "parallels folded" => "parallels", "pictures shown" => "pictures" }.freeze
 
       ALL = [
         Form.new("project <name:name>") { |context, said| context.draft.name_project(said[:name]) },

@@ -40,7 +40,7 @@ module Basalt
         things = known + fresh
         told = things.map { |thing| [thing.id, declaration(thing)] }
         told +=
-          in_order(set.relations_on(sheet_id))
+          in_order(relations(sheet_id))
             .reject { |relation| told_elsewhere?(sheet_id, relation) }
             .map { |relation| [relation.id, tell(relation)] }
         told += things.map { |thing| [thing.id, emphasis(sheet_id, thing)] }
@@ -107,6 +107,12 @@ module Basalt
       end
 
       private
+
+      # What a sheet draws between what things are in is told there too.
+      def relations(sheet_id)
+        notation = set.sheets[sheet_id].notation
+        set.relations_on(sheet_id) | (notation.gathers? ? notation.lines_on(set, sheet_id) : [])
+      end
 
       # What is in order among others of its kind is told in that order.
       def in_order(elements) =

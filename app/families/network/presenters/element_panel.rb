@@ -23,6 +23,7 @@ module Web
           # @return [Symbol, nil]
           def template
             return :place_facts if @element.kind == "place"
+            return :image_scale if @element["image"] && @sheet.notation_name == Basalt::Network::Notation::FloorPlan::NAME
 
             cabling? ? TEMPLATES[@element.kind] : nil
           end

@@ -10,6 +10,9 @@ module Web
             @sheet = sheet
           end
 
+          # @return [Boolean] whether lengths of cables can be estimated from it
+          def floor? = @sheet.notation_name == Basalt::Network::Notation::FloorPlan::NAME
+
           # @return [String, nil] what the button says
           def begins = LevelRoutes::Levels::OTHER[@sheet.notation_name]&.then { |level| "Begin its #{level.title}" }
         end

@@ -27,7 +27,14 @@ module Basalt
 
         # @return [Array<Model::Element>] the relations drawn on the sheet
         def lines_on(set, sheet_id)
+          return gathered_lines(set, sheet_id) if gathers? && !set.is_a?(AsDrawn)
+
           set.relations_on(sheet_id).select { |relation| draws_line?(set, relation) }
+        end
+
+        # One by one what is drawn together.
+        def gathered_lines(set, sheet_id)
+          Gathering.of(set, sheet_id).lines.filter_map { |id| set.element(id) }.sort_by(&:ordinal)
         end
 
         # @return [Array<Model::Element>] what of this kind belongs to things and lines of the sheet, and to other parts

@@ -33,6 +33,13 @@ module Basalt
         # @return [Boolean] whether lines may end at parts of things
         def ends_at_parts? = false
 
+        # @return [Boolean] whether what is in a thing, or of it, is drawn as the thing: its lines end there
+        def gathers? = false
+
+        # @param element [Model::Element] that the sheet does not show
+        # @return [String, nil] id of what stands for it, or of what is nearer to that
+        def holder(_set, element) = element.owner_id
+
         # @param part [Model::Element] of the thing, at which the line ends
         # @return [Layout::Terminal] where it can end
         def part_terminal(set, thing, placement, _part, line) = terminal(set, thing, placement, line)

@@ -11,6 +11,12 @@ module Basalt
         # @return [Notation]
         def shown(_view) = self
 
+        # @return [Boolean] whether a thing lies beneath all others, as an image of what they stand on does
+        def beneath?(_thing) = false
+
+        # @return [Boolean] whether its symbols have room for small pictures of what they open into
+        def pictures? = false
+
         # @return [Hash{String => String}] other ways to draw a sheet of it, by what its view keeps, with the words for them
         def variants = {}
 

@@ -8,13 +8,14 @@ module Basalt
         rule "too-long", :error, reads: READS, each: "link"
 
         def about(cable)
-          most = cable["length"] && cable["medium"] && Cabling::Rules.most(set, cable["medium"]) or return []
-          return [] if cable["length"] <= most
+          length = length(cable)
+          most = length && cable["medium"] && Cabling::Rules.most(set, cable["medium"]) or return []
+          return [] if length <= most
 
           [
             finding(
               cable.id,
-              "#{title(cable)} is too long: #{cable["length"]} m of #{cable["medium"]}, where #{most} m carry",
+              "#{title(cable)} is too long: #{"about " unless cable["length"]}#{length} m of #{cable["medium"]}, where #{most} m carry",
               "Beyond that the signal is too weak, and the link fails or comes and goes.",
               repair: farther(cable)
             )
@@ -23,8 +24,11 @@ module Basalt
 
         private
 
+        # What was measured, or what was estimated along the trays.
+        def length(cable) = cable["length"] || cable["estimate"]
+
         def farther(cable)
-          better = %w[multimode single-mode].find { |medium| Cabling::Rules.most(set, medium) >= cable["length"] && takes?(cable, medium) }
+          better = %w[multimode single-mode].find { |medium| Cabling::Rules.most(set, medium) >= length(cable) && takes?(cable, medium) }
           better && repair("Make it #{better}", Change::Set.new(id: cable.id, fact: "medium", value: better, was: cable["medium"]))
         end
 
