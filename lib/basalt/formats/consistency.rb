@@ -70,10 +70,13 @@ module Basalt
       end
 
       def named(element, description, place)
-        refuse("#{place}/name", "a #{element.kind} has a name") if element.name.nil? && description.named? && !description.relation?
+        refuse("#{place}/name", "a #{element.kind} has a name") if element.name.nil? && needs_name?(description)
         refuse("#{place}/name", "a #{element.kind} has no name") if element.name && !description.named?
         Model::Names.clean(element.name) if element.name
       end
+
+      # Relations may have no words yet, unless there are such as are taken where none are said.
+      def needs_name?(description) = description.named? && (!description.relation? || description.default_names.any?)
 
       def fact(description, fact, value, place) = fact_read(description.field(fact), value, "#{place}/facts/#{fact}")
 
