@@ -4,11 +4,13 @@ module CommandLine
   # Draws a sheet of a file.
   class Draw < Command
     USAGE = "bin/basalt draw FILE.basalt [--sheet NAME] --to OUT.svg|OUT.png|OUT.jpg|OUT.pdf"
-    SUMMARY = "Draws a sheet, tidied where it was never arranged; without --sheet the first."
+    SUMMARY = "Draws a sheet, tidied where it was never arranged; without --sheet the first. --all --to SET.pdf|SET.zip: all, with their " \
+              "links."
 
     def describe(parser)
       super
       parser.on("--sheet NAME", "which sheet") { |name| options[:sheet] = name }
+      parser.on("--all", "all sheets in one PDF, or in a zip of SVG files; links lead from one to another") { options[:all] = true }
       parser.on("--paper SIZE", "of a PDF: #{Drawings::Paper::SIZES.keys.join(", ")} (A3)") { |size| options[:size] = size }
       parser.on("--portrait", "a PDF upright") { options[:orientation] = "portrait" }
       parser.on(
@@ -25,6 +27,8 @@ module CommandLine
     def act
       to = options[:to] or raise Basalt::Mistake, "Say where to: --to OUT.svg, OUT.png, OUT.jpg or OUT.pdf"
       type = File.extname(to).downcase.delete(".")
+      return all(to, type) if options[:all]
+
       unless Drawings::Export::TYPES.key?(type)
         raise Basalt::Mistake, "A drawing is written as .svg, .png, .jpg or .pdf, not “#{File.extname(to)}”"
       end
@@ -48,6 +52,23 @@ module CommandLine
           ground:
         )
       )
+      0
+    end
+
+    def all(to, type)
+      raise Basalt::Mistake, "All sheets are written as .pdf or .zip, not “#{File.extname(to)}”" unless Drawings::SheetSet::TYPES.key?(type)
+
+      set = model
+      raise Basalt::Mistake, "#{file} has no sheet to draw" if set.sheet_list.empty?
+
+      drawn = Drawings::SheetSet.new(
+        arranged(set),
+        set.sheet_list,
+        findings: Basalt::Checks::Runner.new(set).findings,
+        ground: options[:ground] || "white"
+      )
+      paper = Drawings::Paper.new(**options.slice(:size, :orientation, :spread))
+      Files.write(to, type == "pdf" ? drawn.pdf(paper:, about: { Title: set.project }.compact) : drawn.zip)
       0
     end
 

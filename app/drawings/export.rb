@@ -18,10 +18,11 @@ module Drawings
     # @param images [#call] gives an image's address by its id
     # @param ground [String] a key of GROUNDS: what it stands on
     # @param pictures [Boolean] whether small pictures of other sheets are drawn in it
+    # @param links [#call, nil] gives the address of a sheet that something opens into, or nil
     # @return [String] SVG with its own typefaces
-    def svg(set, sheet_id, findings: [], only: nil, images: nil, ground: "paper", pictures: true)
+    def svg(set, sheet_id, findings: [], only: nil, images: nil, ground: "paper", pictures: true, links: nil)
       images = pictured(set, images) if pictures
-      scene = Basalt::Drawing::Scene.new(set, sheet_id, findings:, images:)
+      scene = Basalt::Drawing::Scene.new(set, sheet_id, findings:, images:, links:)
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
       reading = only ? "" : Basalt::Statements::Unparser.new(set).sentences(sheet_id).flat_map(&:last).join(". ")
       on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |drawn| Fonts.rules(characters(drawn)) })

@@ -88,8 +88,12 @@ module Drawings
           )
         raise Basalt::Mistake, "The PDF could not be written: #{message.lines.first}" unless status.success?
 
-        File.binread(File.join(folder, "out.pdf"))
+        without_structure(File.binread(File.join(folder, "out.pdf")))
       end
     end
+
+    # Where something leads elsewhere, cairo names an object of the document's structure that it does not write. Blanks take its
+    # place, so that every other object stays where it is.
+    def without_structure(pdf) = pdf.gsub(/(?<=obj\n\[)\s*(?:\d+ 0 R\s*)+(?=\]\s*endobj)/n) { |list| " " * list.length }
   end
 end

@@ -47,6 +47,16 @@ module Web
       end
     end
 
+    post "/projects/:project_id/set", needs: :edit, answers: :redirect, makes: "a file" do
+      with_project do |project|
+        type = params[:type].to_s
+        raise Basalt::Mistake, "A set is a zip or a pdf, not “#{Basalt::Model::Names.short(type)}”" unless Drawings::SheetSet::TYPES.key?(type)
+
+        task = Store::Task.give(project.project_id, "set", { type: }, by: person)
+        redirect project_path(project.project_id, "tasks/#{task.id}")
+      end
+    end
+
     get "/projects/:project_id/project.json", needs: :see, answers: :file do
       project = Store::Project.find(id(params[:project_id]))
       content_type :json

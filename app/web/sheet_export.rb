@@ -24,8 +24,7 @@ module Web
 
     def content_type = Drawings::Export::TYPES.fetch(@type)
 
-    def name =
-      "#{[@sheet.number, @sheet.name].join(" ").unicode_normalize(:nfd).gsub(/[^A-Za-z0-9 .-]/, "").strip.gsub(/\s+/, "-")}.#{@type}"
+    def name = Drawings::FileName.of(@sheet, @type)
 
     # @return [Boolean] whether it takes longer than anybody waits
     def large? = @project.contents(@sheet.id).size > ExportWork::LARGE

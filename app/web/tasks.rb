@@ -6,6 +6,6 @@ module Web
     module_function
 
     # @return [Hash{String => #call}]
-    def workers = { "export" => ExportWork }.merge(*Extensions.gather(:tasks))
+    def workers = { "export" => ExportWork, "set" => SetWork }.merge(*Extensions.gather(:tasks))
   end
 end

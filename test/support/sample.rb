@@ -2,7 +2,7 @@
 
 # The sample, laid out once in a process; every test after that gets a copy of its rows, which takes a hundredth of the time.
 module Sample
-  TABLES = %w[projects elements ends sheets placements journal].freeze
+  TABLES = %w[projects elements ends sheets links placements journal].freeze
   KEPT = "kept"
 
   class << self

@@ -1,3 +1,4 @@
+import { InWay } from "./in_way.js";
 import { box, lines, ends, route, path, dragStart, dragEnd, svg } from "./geometry.js";
 
 const THRESHOLD = 3;
@@ -13,6 +14,7 @@ export class Drag {
     this.act = act;
     this.lifted = document.getElementById("lifted");
     this.alongs = document.getElementById("alongs");
+    this.inWay = new InWay(view);
     drags.add((event) => this.start(event));
   }
 
@@ -37,6 +39,7 @@ export class Drag {
     this.by = [dx, dy];
     this.lifted.style.transform = `translate(${dx}px, ${dy}px)`;
     this.follow(dx, dy);
+    this.inWay.follow(dx, dy);
   }
 
   lift(groups) {
@@ -46,6 +49,7 @@ export class Drag {
     const inside = groups.flatMap((group) => this.contents(group));
     this.moved = [...new Set([...groups, ...inside])];
     this.guides.begin(this.moved.map(box));
+    this.inWay.begin(groups);
     const ids = new Set(this.moved.map((group) => group.dataset.element));
     this.lines = lines()
       .filter((line) => ends(line).some((id) => ids.has(id)))
@@ -89,6 +93,7 @@ export class Drag {
     if (!this.moving) return;
     this.moving = false;
     this.guides.end();
+    this.inWay.end();
     document.body.classList.remove("dragging");
     const ids = groups.map((group) => group.dataset.element);
     setTimeout(() => {

@@ -7,9 +7,10 @@ module Web
       module FloorRoutes
         extend Routing
 
-        NO_CORNER = "Say which room or floor the plan is about, so that it is told from one corner".freeze
-        NO_CABLE = "There is no cable to estimate anew: both its ends have to stand on the plan, in racks or by themselves, and no length " \
-                   "be said of it".freeze
+        NO_CORNER = "Say which room or floor the plan is about: all is told from its corner"
+        NO_CABLE = "There is no cable to estimate anew: both its ends have to stand on the plan, in racks or by themselves, and no " \
+                   "length be " \
+                   "said of it"
 
         helped_by :Floors
 

@@ -25,6 +25,11 @@ module Basalt
       # @return [String, nil] kind of what the rows of things stand for, where these are in one order across the things
       def row_kind = nil
 
+      # Where things stand on top of each other, what is dropped on them has them move up or down.
+      #
+      # @return [Hash] +stacks+ where a thing could be dropped so, +stacked+ where others would have to make room
+      def stacking(_thing) = {}
+
       # @param key [String] of a thing that was dropped
       # @param _x [Numeric] where its left side came to, px
       # @param _y [Numeric] where its top came to, px

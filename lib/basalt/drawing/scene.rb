@@ -161,6 +161,7 @@ module Basalt
           sizable: (notation.sizable?(element) && !nesting.boundary?(element.id)) || nil,
           in: nesting.parent(element.id),
           across: (set.geometry.row_kind if notation.ruled?),
+          **(notation.ruled? ? set.geometry.stacking(element) : {}),
           of: (placement.element_id if placement.again?)
         }.compact
       end

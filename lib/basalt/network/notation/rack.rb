@@ -58,6 +58,8 @@ module Basalt
         def rack(set, thing) = set.respond_to?(:geometry) ? set.geometry.face(thing.id) : RackFace.new(Racks::Elevation.new(set, thing))
 
         def mounted(thing, box, style)
+          return blank(thing, box) if thing["role"] == "blank"
+
           shapes = Drawing::Shapes
           figures = thing["power"] && "#{thing["power"]} W"
           room = box.w - 16 - (figures ? 50 : 0)
@@ -65,8 +67,15 @@ module Basalt
             shapes.rect(box.x, box.y, box.w, box.h, outline(thing)),
             shapes.fill("M#{shapes.numbers(box.x, box.y)}h4v#{shapes.n(box.h)}h-4Z", Drawing::Pens::SEAMS.fetch(seam(thing))),
             shapes.text(box.x + 10, box.y + 14, Drawing::Pens.fit(thing.name, style, room), style),
-            *(figures ? [shapes.text(box.right - 6, box.y + 14, figures, :caption, :end)] : [])
+            *(figures ? [shapes.text(box.right - 6, box.y + 14, figures, :caption, :end)] : []),
+            *(thing["role"] == "shelf" ? [shapes.polyline([[box.x, box.bottom - 2], [box.right, box.bottom - 2]], :front)] : [])
           ]
+        end
+
+        # A cover over units that nothing stands in.
+        def blank(thing, box)
+          lines = (6...box.w).step(8).map { |x| "M#{Drawing::Shapes.numbers(box.x + x, box.y + 3)}v#{Drawing::Shapes.n(box.h - 6)}" }
+          [Drawing::Shapes.rect(box.x, box.y, box.w, box.h, outline(thing)), *(lines.any? ? [Drawing::Shapes.path(lines.join, :cell)] : [])]
         end
 
         def outline(thing)

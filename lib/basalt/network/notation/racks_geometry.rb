@@ -47,6 +47,12 @@ module Basalt
         # @return [RackFace, nil] of the rack that a thing is in
         def face_of(thing) = @faces[thing.container_id]
 
+        def stacking(thing)
+          return {} unless thing.kind == "device"
+
+          face_of(thing)&.elevation&.span(thing) ? { stacks: "yes", stacked: "yes" } : { stacks: "yes" }
+        end
+
         # A thing goes to where it was dropped; a rack to another place in the row.
         def dropped(key, x, y)
           thing = set.element(key)
