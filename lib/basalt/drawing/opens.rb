@@ -2,7 +2,7 @@
 
 module Basalt
   module Drawing
-    # The sign at what opens into another sheet: steps that lead down, at its lower right corner.
+    # The sign at what opens into another sheet: steps that lead down, at its upper right corner.
     module Opens
       MARK = :opens
       # What the id of an image begins with that is the small picture of a sheet; the sheet's own follows.
@@ -21,7 +21,7 @@ module Basalt
 
       # @param box [Layout::Box] of the thing
       # @return [Array] shapes
-      def shapes(box) = steps(box.right - 6, box.bottom - 6)
+      def shapes(box) = steps(box.right - 7, box.y - 5)
 
       def steps(x, y)
         [Shapes.rect(x - 2, y - 2, 14, 13, :opens_ground), Shapes.path("M#{Shapes.numbers(x, y)}h3v3h3v3h3v2", :opens)]
