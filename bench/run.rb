@@ -8,6 +8,7 @@ require_relative "graphs"
 require_relative "growth"
 require_relative "large"
 require_relative "layout"
+require_relative "linking"
 require_relative "lists"
 require_relative "memory"
 require_relative "pages"
@@ -48,6 +49,7 @@ class Bench
     return warm_up.then { ListsBench.new(&plain).run } if ARGV == ["lists"]
     return warm_up.then { CablingBench.new(&plain).run } if ARGV == ["cabling"]
     return warm_up.then { RacksBench.new(&plain).run } if ARGV == ["racks"]
+    return warm_up.then { LinkingBench.new(&plain).run } if ARGV == ["linking"]
     return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
 
     puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
@@ -60,6 +62,7 @@ class Bench
     ListsBench.new(&plain).run
     CablingBench.new(&plain).run
     RacksBench.new(&plain).run
+    LinkingBench.new(&plain).run
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run

@@ -12,13 +12,13 @@ class RackPagesTest < Minitest::Test
   def drawn(name) = post("#{base(name)}/drawn", { token: })
 
   def test_racks_are_drawn_once_and_what_is_in_them_with_them
-    drawn("Comms Room")
+    drawn("Laboratory Room")
     assert_equal 422, last_response.status
-    assert_match "There is no rack in Comms Room yet", last_response.body
-    send_act("statements", statements: "rack R1 in Comms Room, 24U\nfirewall fw-01 in R1 at U3\nrack R2 in Comms Room, 12U")
-    drawn("Comms Room")
+    assert_match "There is no rack in Laboratory Room yet", last_response.body
+    send_act("statements", statements: "rack R1 in Laboratory Room, 24U\nfirewall fw-01 in R1 at U3\nrack R2 in Laboratory Room, 12U")
+    drawn("Laboratory Room")
     path = last_response["Location"]
-    drawn("Comms Room")
+    drawn("Laboratory Room")
     assert_equal path, last_response["Location"]
     page = Nokogiri::HTML5(get(URI(path).path).body)
     assert_equal %w[R1 R2 fw-01], page.css("#layer-things > g").map { |group| group["data-name"] }.sort
@@ -31,11 +31,11 @@ class RackPagesTest < Minitest::Test
   end
 
   def test_room_is_told_by_rack_or_refused
-    send_act("statements", statements: "rack R1 in Comms Room, 24U\nfirewall fw-01 in R1 at U3\nrack R2 in Comms Room, 12U")
-    told = Nokogiri::HTML5(get("#{base("Comms Room")}/room", units: 8).body).css("li").map { |item| item.text.split.join(" ") }
+    send_act("statements", statements: "rack R1 in Laboratory Room, 24U\nfirewall fw-01 in R1 at U3\nrack R2 in Laboratory Room, 12U")
+    told = Nokogiri::HTML5(get("#{base("Laboratory Room")}/room", units: 8).body).css("li").map { |item| item.text.split.join(" ") }
     assert_equal ["R2 U1 in a gap of 12", "R1 U4 in a gap of 21"], told
-    assert_match "No rack has 30 units free together", get("#{base("Comms Room")}/room", units: 30).body
-    ["", "0", "many", "61"].each { |units| assert_equal 422, get("#{base("Comms Room")}/room", units:).status, units }
+    assert_match "No rack has 30 units free together", get("#{base("Laboratory Room")}/room", units: 30).body
+    ["", "0", "many", "61"].each { |units| assert_equal 422, get("#{base("Laboratory Room")}/room", units:).status, units }
     assert_equal 404, get("/projects/#{@project.id}/racks/#{set.named("fw-01").first.id}/room", units: 3).status
   end
 end

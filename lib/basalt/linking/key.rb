@@ -5,15 +5,17 @@ module Basalt
     # Names as they are compared: exactly; without regard to case, spaces, separators and leading zeros; and without words that
     # are left out at the beginning or at the end.
     module Key
-      RUNS = /\p{L}\p{M}*+|\p{N}+|./m
       PARTS = /(?:\p{L}\p{M}*)+|\p{N}+/
+      # The same where nothing but ASCII is written, which is told apart since it is many times faster.
+      PLAIN = /[a-z]+|[0-9]+/
 
       module_function
 
       # @param text [String]
       # @return [Array<String>] runs of letters in small ones, and of digits without leading zeros
       def parts(text)
-        text.unicode_normalize(:nfkc).downcase(:fold).scan(PARTS).map { |part| part.match?(/\A\p{N}/) ? part.sub(/\A0+(?=.)/, "") : part }
+        found = text.ascii_only? ? text.downcase.scan(PLAIN) : text.unicode_normalize(:nfkc).downcase(:fold).scan(PARTS)
+        found.map! { |part| part.start_with?("0") ? part.sub(/\A0+(?=.)/, "") : part }
       end
 
       # @return [String, nil] nil where nothing is left to compare
@@ -21,22 +23,31 @@ module Basalt
 
       # @param without [Array<Array<String>>] parts of the words to leave out
       # @return [String, nil] what is left, and nil where that is nothing
-      def shortened(text, without)
-        parts = parts(text)
+      def shortened(text, without) = join(shorten(parts(text), without))
+
+      # @param parts [Array<String>]
+      # @return [Array<String>]
+      def shorten(parts, without)
         without.each do |words|
-          parts = parts.drop(words.length) if parts.length > words.length && parts.first(words.length) == words
-          parts = parts.take(parts.length - words.length) if parts.length > words.length && parts.last(words.length) == words
+          next unless parts.length > words.length
+
+          parts = parts.drop(words.length) if parts.first == words.first && parts.first(words.length) == words
+          next unless parts.length > words.length
+
+          parts = parts[0...-words.length] if parts.last == words.last && parts.last(words.length) == words
         end
-        join(parts)
+        parts
       end
 
       # Numbers beside each other are not one number.
       def join(parts)
         return if parts.empty?
 
-        parts.each_cons(2).with_object(+parts.first) do |(one, other), text|
-          text << "." if one.match?(/\A\p{N}/) && other.match?(/\A\p{N}/)
-          text << other
+        number = false
+        parts.each_with_object(+"") do |part, text|
+          before, number = number, part.match?(/\A\p{N}/)
+          text << "." if before && number
+          text << part
         end
       end
     end

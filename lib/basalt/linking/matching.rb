@@ -19,6 +19,7 @@ module Basalt
         @sheets = sheets.compact
         @without = without.map { |words| Key.parts(words) }.reject(&:empty?)
         @shared = shared
+        @parts = {}
         @pairs = []
         @equal = []
         stages.each { |how, key| stage(how, key) }
@@ -38,10 +39,13 @@ module Basalt
       def stages
         [
           [:exact, ->(name) { name }],
-          [:normal, ->(name) { Key.normal(name) }],
-          *([[:shortened, ->(name) { Key.shortened(name, @without) }]] if @without.any?)
+          [:normal, ->(name) { Key.join(parts(name)) }],
+          *([[:shortened, ->(name) { Key.join(Key.shorten(parts(name), @without)) }]] if @without.any?)
         ]
       end
+
+      # Each name is taken apart once.
+      def parts(name) = @parts[name] ||= Key.parts(name)
 
       # Whatever is met at one stage is no longer looked at in the next.
       def stage(how, key)

@@ -37,7 +37,8 @@ module Basalt
       def sentences(sheet_id)
         @context.sheet_id = sheet_id
         known, fresh = in_order(set.things_on(sheet_id)).partition { |thing| @told[thing.id] }
-        things = known + fresh
+        # What was told before is told again in the order in which it was.
+        things = in_order(known) { |thing| @told[thing.id] } + fresh
         told = things.map { |thing| [thing.id, declaration(thing)] }
         told +=
           in_order(relations(sheet_id))
@@ -115,8 +116,10 @@ module Basalt
       end
 
       # What is in order among others of its kind is told in that order.
-      def in_order(elements) =
-        elements.sort_by { |element| [element.description.ordered ? Change::Reorder.key(element) : element.ordinal, element.ordinal] }
+      def in_order(elements, &place)
+        place ||= :ordinal.to_proc
+        elements.sort_by { |element| [element.description.ordered ? Change::Reorder.key(element) : place.call(element), element.ordinal] }
+      end
 
       # What another sheet draws as a line, and this one does not, is told there.
       def told_elsewhere?(sheet_id, relation)
@@ -126,16 +129,31 @@ module Basalt
         @drawing[relation.kind].any? { |sheet| sheet.notation.draws_line?(set, relation) && set.drawn_between?(sheet.id, relation) }
       end
 
-      # What stands on no sheet is told before the first.
+      # What stands on no sheet is told before the first, and so is what holds something that is told before it would be.
       def loose
         @context.sheet_id = nil
-        shown = set.placements.each.to_set(&:element_id)
         elements = set.elements.each.sort_by(&:ordinal)
-        things = elements.reject { |element| element.relation? || element.owner_id || shown.include?(element.id) }
+        things = elements.reject { |element| element.relation? || element.owner_id }
+        told = places_told(things)
+        things = things.select { |thing| told[thing.id] == LOOSE }
         relations =
           elements.select { |element| element.relation? && set.sheet_list.none? { |sheet| set.drawn_between?(sheet.id, element) } }
         things.sort_by { |thing| [depth(thing), thing.ordinal] }.flat_map { |thing| declaration(thing) } +
           relations.flat_map { |element| relation(element) }
+      end
+
+      LOOSE = -1
+      private_constant :LOOSE
+
+      # @return [Hash{String => Integer}] the sheet on which each thing is first told, counted in their order; LOOSE for none
+      def places_told(things)
+        order = set.sheet_list.each_with_index.to_h { |sheet, index| [sheet.id, index] }
+        told = things.to_h { |thing| [thing.id, set.sheets_of(thing.id).map { |id| order[id] }.min || LOOSE] }
+        things.select(&:container_id).sort_by { |thing| -depth(thing) }.each do |thing|
+          holder = told[thing.container_id]
+          told[thing.container_id] = LOOSE if holder && told[thing.id] < holder
+        end
+        told
       end
 
       def depth(element)
@@ -151,7 +169,7 @@ module Basalt
       def declaration(thing)
         return [short(thing)] if @told[thing.id] && !thing.description.distinct_by.include?("container")
 
-        @told[thing.id] = true
+        @told[thing.id] ||= @told.length
         qualities = Grammar.qualities(thing.kind).flat_map { |quality| quality.tell(self, thing) }
         [say(head(thing), joined(qualities)), *details(thing), *remarks(thing), *remarks_on_parts(thing)]
       end
