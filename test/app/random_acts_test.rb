@@ -32,7 +32,13 @@ class RandomActsTest < Minitest::Test
 
   def project_session(&) = Store::ProjectSession.for(@project.id).open(&)
   def sheet = project_session { |one| one.set.sheets[@sheet_id] }
-  def things = project_session { |one| one.set.things_on(@sheet_id).select { |thing| one.set.placement(@sheet_id, thing.id)&.box } }
+
+  def things
+    project_session do |one|
+      drawn = Basalt::Drawing::AsDrawn.of(one.set, @sheet_id)
+      one.set.things_on(@sheet_id).select { |thing| drawn.placement(@sheet_id, thing.id)&.box }
+    end
+  end
 
   def lines =
     project_session do |one|

@@ -61,6 +61,9 @@ class LinkingTest < Minitest::Test
     assert_equal 1, ["core-01", "Core 1", "CORE_001", "core1", "ＣＯＲＥ１"].map { |name| Linking::Key.normal(name) }.uniq.length
     assert_equal 4, ["1-2", "12", "1.20", "R1-2"].map { |name| Linking::Key.normal(name) }.uniq.length
     assert_nil Linking::Key.normal("--")
+    SEEDS.times do |seed|
+      names(Random.new(seed), 9).each { |name| assert_equal [Linking::Key.join(Linking::Key.parts(name))], [Linking::Key.normal(name)], name }
+    end
     assert_equal "et1", Linking::Key.normal("et 01")
     assert_equal "racket1", Linking::Key.shortened("Racket 1", [["rack"]])
     assert_equal "rack", Linking::Key.shortened("rack", [["rack"]])

@@ -19,7 +19,21 @@ module Basalt
       end
 
       # @return [String, nil] nil where nothing is left to compare
-      def normal(text) = join(parts(text))
+      def normal(text) = text.ascii_only? ? plain(text) : join(parts(text))
+
+      # What joining the parts comes to, without taking the text apart.
+      def plain(text)
+        found = text.downcase
+        if found.match?(/[0-9][^a-z0-9]+[0-9]/)
+          found.tr!(".", " ")
+          found.gsub!(/(?<=[0-9])[^a-z0-9]+(?=[0-9])/, ".")
+          found.delete!("^a-z0-9.")
+        else
+          found.delete!("^a-z0-9")
+        end
+        found.gsub!(/(?<![0-9])0+(?=[0-9])/, "") if found.include?("0")
+        found.freeze unless found.empty?
+      end
 
       # @param without [Array<Array<String>>] parts of the words to leave out
       # @return [String, nil] what is left, and nil where that is nothing
@@ -43,12 +57,15 @@ module Basalt
       def join(parts)
         return if parts.empty?
 
-        number = false
+        return parts.first if parts.length == 1
+
+        before = false
         parts.each_with_object(+"") do |part, text|
-          before, number = number, part.match?(/\A\p{N}/)
+          number = part.ascii_only? ? part < "a" : part.match?(/\A\p{N}/)
           text << "." if before && number
+          before = number
           text << part
-        end
+        end.freeze
       end
     end
   end

@@ -19,7 +19,8 @@ module Basalt
         @sheets = sheets.compact
         @without = without.map { |words| Key.parts(words) }.reject(&:empty?)
         @shared = shared
-        @parts = {}
+        @edges = @without.map { |words| Key.join(words) }
+        @normal = {}.compare_by_identity
         @pairs = []
         @equal = []
         stages.each { |how, key| stage(how, key) }
@@ -39,19 +40,24 @@ module Basalt
       def stages
         [
           [:exact, ->(name) { name }],
-          [:normal, ->(name) { Key.join(parts(name)) }],
-          *([[:shortened, ->(name) { Key.join(Key.shorten(parts(name), @without)) }]] if @without.any?)
+          [:normal, ->(name) { normal(name) }],
+          *([[:shortened, ->(name) { shortened(name) }]] if @without.any?)
         ]
       end
 
-      # Each name is taken apart once.
-      def parts(name) = @parts[name] ||= Key.parts(name)
+      def normal(name) = @normal[name] ||= Key.normal(name)
+
+      # A name is taken apart only where it begins or ends with what is left out.
+      def shortened(name)
+        whole = normal(name) or return
+        @edges.any? { |words| whole.start_with?(words) || whole.end_with?(words) } ? Key.shortened(name, @without) : whole
+      end
 
       # Whatever is met at one stage is no longer looked at in the next.
       def stage(how, key)
-        things, sheets = [@things, @sheets].map { |names| grouped(names, key) }
-        things.each do |name, ids|
-          others = sheets[name] or next
+        sheets = grouped(@sheets, key)
+        grouped(@things, key, among: sheets).each do |name, own|
+          ids, others = [own, sheets[name]].map { |all| Array(all) }
           others.one? && (ids.one? || @shared) ? pair(ids, others.first, how) : @equal << Equal.new(things: ids, sheets: others)
           ids.each { |id| @things.delete(id) }
           others.each { |id| @sheets.delete(id) }
@@ -60,11 +66,18 @@ module Basalt
 
       def pair(ids, sheet, how) = ids.each { |thing| @pairs << Pair.new(thing:, sheet:, how:) }
 
-      def grouped(names, key)
-        names.each_with_object({}) do |(id, name), groups|
-          name = key.call(name) or next
-          (groups[name] ||= []) << id
+      # @param among [Hash, nil] names that matter; nil for all
+      # @return [Hash{String => String, Array<String>}] the one that is called so, or all
+      def grouped(names, key, among: nil)
+        groups = {}
+        names.each do |id, name|
+          name = key.call(name)
+          next if name.nil? || (among && !among.key?(name))
+
+          known = groups[name]
+          groups[name] = known ? [*known, id] : id
         end
+        groups
       end
     end
   end
