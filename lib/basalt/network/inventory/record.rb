@@ -44,29 +44,8 @@ module Basalt
         end
 
         def place(thing)
-          steps = @values["location"].to_s.split(%r{\s*[/>]\s*}).reject(&:empty?)
-          return if steps.empty?
-
-          inner = steps.each_with_index.reduce(nil) { |outer, (name, index)| step(name, outer, index, steps.length) }
+          inner = Places.read(@context, @values["location"]) or return
           @context.set(thing.id, "container", inner.id)
-        end
-
-        def step(name, outer, index, count)
-          known =
-            draft
-              .named(Model::Names.clean(name))
-              .select { |element| element.kind == "place" && (outer.nil? || element.container_id == outer.id) }
-          raise Mistake, "there are #{known.length} places called “#{name}”: write the way to it, as in Site / Room" if known.length > 1
-
-          level =
-            if count == 1
-              "room"
-            elsif index.zero?
-              "site"
-            else
-              index == count - 1 ? "room" : "building"
-            end
-          known.first || @context.add("place", name:, facts: { "level" => level }, container_id: outer&.id)
         end
 
         def attach(thing)

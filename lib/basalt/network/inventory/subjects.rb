@@ -60,7 +60,42 @@ module Basalt
             notation: Notation::Physical::NAME
           )
 
-        ALL = [THINGS, PORTS, CABLES].freeze
+        RACKS =
+          Subject.new(
+            name: "racks",
+            words: {
+              "name" => %w[rack rackname cabinet name],
+              "location" => %w[location place room site where building],
+              "height" => %w[height heightinunits units rackunits u size],
+              "supply" => %w[supply supplyinw powersupply],
+              "load" => %w[load loadinkg maxload bears],
+              "position" => %w[position standsat xy],
+              "note" => %w[note notes remark remarks comment comments]
+            },
+            needs: ["name"],
+            record: RackRecord,
+            notation: Notation::Rack::NAME
+          )
+
+        MOUNTINGS =
+          Subject.new(
+            name: "mountings",
+            words: {
+              "thing" => %w[thing device unitname hostname host asset equipment name],
+              "role" => %w[role type kind function category],
+              "rack" => %w[rack rackname cabinet],
+              "unit" => %w[unit atunit u position lowestunit startunit rackunit],
+              "height" => %w[height heightinunits units size],
+              "power" => %w[power powerinw watts],
+              "weight" => %w[weight weightinkg kg],
+              "face" => %w[face side]
+            },
+            needs: %w[thing rack],
+            record: MountingRecord,
+            notation: Notation::Rack::NAME
+          )
+
+        ALL = [THINGS, PORTS, CABLES, RACKS, MOUNTINGS].freeze
         # Headings that only an inventory of things has.
         OF_THINGS = %w[role subnet address gateway location].freeze
 
@@ -74,9 +109,16 @@ module Basalt
         # @return [Subject] what rows with these are most likely about
         def guess(headings)
           return CABLES if covers?(CABLES, headings)
+          return covers?(MOUNTINGS, headings) ? MOUNTINGS : RACKS if racked?(headings)
 
           things = THINGS.guess(headings)
           covers?(PORTS, headings) && OF_THINGS.count { |field| things.key?(field) } < 2 && !things.key?("address") ? PORTS : THINGS
+        end
+
+        # A rack is named, and not only as a place among others.
+        def racked?(headings)
+          found = MOUNTINGS.guess(headings)
+          found.key?("rack") && (!found.key?("thing") || found.key?("unit"))
         end
 
         def covers?(subject, headings) = subject.needs.all? { |field| subject.guess(headings).key?(field) }
