@@ -106,4 +106,55 @@ class LinkingBrowserTest < Minitest::Test
     assert_equal([6, 5], %w[a b].map { |name| set.named(name).first["at unit"] })
     assert_no_css ".in-way"
   end
+
+  EVERY = ENV["TRIAL"] ? 0.11 : 0.02
+
+  # @return [String] of a file of rows
+  def csv(name, rows) = File.join(DOWNLOADS, name).tap { |path| File.write(path, rows.map { |row| row.join(",") }.join("\n")) }
+
+  def bring(path, sheet)
+    visit "/projects/#{@project.id}"
+    attach_file "CSV file of things", path
+    click_button "Look at it"
+    fill_in "show on sheet", with: sheet
+    click_button(text: /Take \d+ rows in/)
+    assert_text(/\d+ rows taken/)
+  end
+
+  def test_somebody_new_has_forty_racks_linked_to_their_elevations_and_rearranges_one
+    @project = project("project P")
+    latency(0.06)
+    began = Time.now
+    bring(csv("racks.csv", [%w[Rack Room Height], *(1..40).map { |n| ["R#{n}", "Greyholm / Hall", 24] }]), "Hall overview")
+    things = (1..40).to_a.product((1..3).to_a).map { |rack, n| ["s-#{rack}-#{n}", "server", "R#{rack}", n * 4, 2] }
+    bring(csv("things.csv", [%w[Device Type Rack U Height], *things]), "Hall overview")
+    visit "/projects/#{@project.id}"
+    click_link "Link by name"
+    select "rack", from: "which are"
+    assert_css "#preview h2", text: "Things without a sheet 40"
+    click_button "Make the sheets that are ticked"
+    assert_css "#preview h2", text: "Things without a sheet 0"
+    open_sheet(@project, "Hall overview")
+    assert_css ".p-opens", count: 41, visible: :all
+    find_field("Filter the table").click
+    type "R17", every: EVERY
+    find("#table td", text: /\AR17\z/).click
+    assert_css "#openings a[data-down]", text: "R17 elevation"
+    page.send_keys(:escape, "]")
+    assert_css ".where strong", text: "R17 elevation"
+    drag(named("s-17-3"), 0, place(named("s-17-1"))["y"] - place(named("s-17-3"))["y"] + 4)
+    settled
+    type "/s-17-2 in R17 at U20, 4U\n", every: EVERY
+    settled
+    puts format("%s: %.0f s", name, Time.now - began) if ENV["TRIAL"]
+    set = model_of(@project)
+    units = ->(one) { set.named(one).first["at unit"] }
+    assert_equal [4, 20], [units.("s-17-3"), units.("s-17-2")]
+    assert_equal(40, set.of_kind("place").count { |place|
+      set.openings(place.id).any? { |one|
+        one.sheet.name == "#{place.name} elevation"
+      }
+    })
+    assert_empty Basalt::Checks::Runner.new(set).findings.map(&:message)
+  end
 end

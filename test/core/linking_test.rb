@@ -165,7 +165,9 @@ class LinkingTest < Minitest::Test
     set.advance(draft.effect)
     assert_equal ["R3 elevation"], sheets_of(set, "R3")
     assert_equal(["R3"], made.flat_map { |id| set.things_on(id).map(&:name) })
-    assert_empty by_name(set, noun: "rack", without: ["elevation"]).left_things
+    again = by_name(set, noun: "rack", without: ["elevation"])
+    assert_empty again.left_things, "what is about it counts by itself"
+    assert_equal(["Floor", "Elsewhere"], again.left_sheets.map { |one| set.sheets[one].name })
   end
 
   def said(set, text)

@@ -8,6 +8,11 @@ require "axe/matchers/be_axe_clean"
 require "puma"
 require "tmpdir"
 
+# What belonged to a page that is being left is looked for again, whatever the browser calls that.
+class ChromiumDriver < Capybara::Selenium::Driver
+  def invalid_element_errors = super | [Selenium::WebDriver::Error::UnknownError]
+end
+
 Capybara.register_driver(:chromium) do |app|
   flags = %w[
     --headless=new
@@ -29,7 +34,7 @@ Capybara.register_driver(:chromium) do |app|
       binary: "/usr/bin/chromium"
     )
   options.add_preference("download.default_directory", BrowserHelper::DOWNLOADS)
-  Capybara::Selenium::Driver.new(
+  ChromiumDriver.new(
     app,
     browser: :chrome,
     options:,

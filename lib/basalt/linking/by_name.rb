@@ -77,6 +77,14 @@ module Basalt
         @left_sheets = matching.left_sheets
         @choices = []
         matching.equal.each { |equal| settle(equal) }
+        leave_out_linked
+      end
+
+      # What opens into another sheet already, by whatever name, is not without one; nor does a sheet wait that is opened.
+      def leave_out_linked
+        @left_things = @left_things.reject { |thing| opened(thing).any? }
+        ids = @things.to_set(&:id)
+        @left_sheets = @left_sheets.reject { |sheet| @set.opened_by(sheet).any? { |thing| ids.include?(thing) } }
       end
 
       def without_value = @things.reject { |thing| @fact.value(@set, thing) }.map(&:id)
