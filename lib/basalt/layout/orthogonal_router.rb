@@ -10,6 +10,8 @@ module Basalt
       MARGIN = 12
       BEND = 40
       ALONG = 24
+      # The same where there are ways beside other lines.
+      SHUN = 160
       STEPS = 20_000
       # How much nearer counts for more than cheaper: far fewer steps, and a way that is a
       # little longer at times (Pohl, "Heuristic Search Viewed as Path Finding in a Graph", 1970).
@@ -20,7 +22,9 @@ module Basalt
       # @param boxes [Index] what no line passes through
       # @param lines [Index] segments of lines beside which there is room elsewhere
       # @param own [Array] ids of the line and what it ends at
-      def initialize(boxes, lines, own)
+      # @param apart [Integer, nil] how far beside other lines the grid has lines of its own, px; nil for none
+      def initialize(boxes, lines, own, apart: nil)
+        @apart = apart
         @boxes = boxes
         @lines = lines
         @own = own
@@ -53,11 +57,25 @@ module Basalt
         outs = (@starts + @goals).map(&:out)
         region = Box.around(outs.map { |x, y| Box.new(x:, y:, w: 0, h: 0) }).grow(reach)
         near = @boxes.overlapping(region).map(&:last)
-        @grid = Grid.new(near.flat_map { |box| [box.x - MARGIN, box.right + MARGIN] } + outs.map(&:first) + [region.x, region.right],
-                         near.flat_map { |box| [box.y - MARGIN, box.bottom + MARGIN] } + outs.map(&:last) + [region.y, region.bottom])
+        others = @lines.overlapping(region).reject { |id, _| @own.include?(id) }.map(&:last)
+        xs, ys = beside(others)
+        @grid = Grid.new(near.flat_map { |box| [box.x - MARGIN, box.right + MARGIN] } + outs.map(&:first) + [region.x, region.right] + xs,
+                         near.flat_map { |box| [box.y - MARGIN, box.bottom + MARGIN] } + outs.map(&:last) + [region.y, region.bottom] + ys)
         near.each { |box| @grid.block(box) }
-        @lines.overlapping(region).each { |id, segment| @grid.charge(segment, ALONG) unless @own.include?(id) }
+        others.each { |segment| @grid.charge(segment, @apart ? SHUN : ALONG) }
         (@starts + @goals).each { |attachment_point| attachment_point.node = @grid.node(attachment_point.out) }
+      end
+
+      # Segments beside which there are ways; more would make the grid too fine to be searched.
+      MOST_BESIDE = 40
+      private_constant :MOST_BESIDE
+
+      # @return [Array(Array<Numeric>, Array<Numeric>)] x beside upright segments, and y beside level ones
+      def beside(segments)
+        return [], [] unless @apart
+
+        upright, level = segments.max_by(MOST_BESIDE) { |segment| segment.w + segment.h }.partition { |segment| segment.w.zero? }
+        [upright.flat_map { |one| [one.x - @apart, one.x + @apart] }, level.flat_map { |one| [one.y - @apart, one.y + @apart] }]
       end
 
       def walk

@@ -36,14 +36,24 @@ module Basalt
         likely = pairs.first(LIKELY)
         found = plain(likely, own)
         found = nil if found && alongside(found, own) >= OVERLAP
-        found || plain(pairs, own) || usable(before, own) || through(pairs, from, to, own) || direct(pairs)
+        found || plain(pairs, own) || usable(before, own) || beside(pairs, from, to, own) || direct(pairs)
       end
 
       private
 
+      # Where the way through the gaps lies on other lines, one beside these is taken if it is better.
+      def beside(pairs, from, to, own)
+        found = through(pairs, from, to, own)
+        return found if found.nil? || alongside(found, own) < OVERLAP
+
+        [found, through(pairs, from, to, own, apart: APART + 1)].compact.min_by { |points| cost(points) + alongside(points, own) }
+      end
+
       # Through the gaps from the likeliest attachment_points, and if there is no way from any of them, from all.
-      def through(pairs, from, to, own)
-        maze = OrthogonalRouter.new(@boxes, @lines, own)
+      #
+      # @param apart [Integer, nil] how far beside other lines there are ways too, px
+      def through(pairs, from, to, own, apart: nil)
+        maze = OrthogonalRouter.new(@boxes, @lines, own, apart:)
         maze.path(pairs.map(&:first).uniq.first(POINTS), pairs.map(&:last).uniq.first(POINTS)) ||
           maze.path(from.all_attachment_points(to.middle), to.all_attachment_points(from.middle), reach: FAR)
       end
