@@ -105,6 +105,12 @@ class LinkingBrowserTest < Minitest::Test
     set = model_of(@project)
     assert_equal([6, 5], %w[a b].map { |name| set.named(name).first["at unit"] })
     assert_no_css ".in-way"
+    # Pulled down by its corner, it reaches two units further.
+    named("b").click
+    row = page.evaluate_script("document.getElementById('drawing').getScreenCTM().a") * 20
+    drag(find("#handles .corner"), 0, (row * 2).round)
+    settled
+    assert_equal([3, 3], %w[at\ unit height].map { |fact| model_of(@project).named("b").first[fact] })
   end
 
   EVERY = ENV["TRIAL"] ? 0.11 : 0.02

@@ -202,7 +202,7 @@ class NotationsTest < Minitest::Test
       excerpt = Drawing::Excerpt.new(scene = Drawing::Scene.new(set, sheet.id), ids)
       shown = excerpt.items.map(&:element_id).to_set
       assert_operator ids.to_set, :<=, shown, sheet.name
-      (shown - ids).each { |id| assert(set.element(id).targets.all? { |target| ids.include?(target) }, sheet.name) }
+      (shown - ids).each { |id| assert(scene.set.element(id).targets.all? { |target| ids.include?(target) }, sheet.name) }
       excerpt.items.each { |item| assert_includes scene.items.map(&:id), item.id }
     end
     assert_raises(Mistake) { Drawing::Excerpt.new(Drawing::Scene.new(set, set.sheet_list.first.id), ["nowhere"]) }

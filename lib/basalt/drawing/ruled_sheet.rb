@@ -30,12 +30,24 @@ module Basalt
         sheet_id = @context.sheet_id
         @draft.renew
         places = @draft.geometry.places
-        touched = @context.touched_elements | (whole ? places.keys : RuledSheet.moved(@draft, sheet_id))
+        touched = @context.touched_elements | (whole ? places.keys | placed : RuledSheet.moved(@draft, sheet_id))
         shown = touched.select { |key| places.key?(key) && !@draft.shown?(sheet_id, key) }
         shown.each { |key| Change::Show.new(sheet_id:, element_id: key).apply(@draft) }
-        @draft.renew if shown.any?
+        homeless = touched.select { |key| !places.key?(key) && homeless?(key) }
+        homeless.each { |key| Change::TakeOff.new(sheet_id:, element_id: key).apply(@draft) }
+        @draft.renew if shown.any? || homeless.any?
         @context.spatial_index.renew(@draft, touched)
         @draft.left_over.select { |placed| @context.waits?(placed) }.sort_by(&:ordinal).each { |placed| @placement_search.settle(placed) }
+      end
+
+      private
+
+      def placed = @draft.placements_on(@context.sheet_id).map(&:key)
+
+      # What the geometry has no place for is not on the sheet, such as a thing on a plan that went into a rack.
+      def homeless?(key)
+        element = @draft.element(key)
+        element && !element.relation? && element.description.figure.nil? && @draft.shown?(@context.sheet_id, key)
       end
     end
   end

@@ -62,20 +62,15 @@ module Basalt
           end
         end
 
-        # What a room is large, and how far a tray runs.
+        # How far a tray runs.
         def computed(_set, element)
-          case element.kind
-          when "tray" then [["runs", "#{length(Floors::Point.along(element["along"])).round(1)} m"]]
-          when "place" then element["level"] == "rack" ? [] : [["floor", area(element)]]
-          else []
-          end
+          element.kind == "tray" ? [["runs", "#{length(Floors::Point.along(element["along"])).round(1)} m"]] : []
         end
 
-        def computed_headings(kind) = { "tray" => ["runs"] }.fetch(kind, [])
+        def computed_headings(kind) = kind == "tray" ? ["runs"] : []
 
         private
 
-        def area(room) = Floors::Footprint.new(room).told.then { |size| "#{(size.x * size.y).round(1)} m²" }
         def length(points) = points.each_cons(2).sum { |one, other| Math.hypot(one.x - other.x, one.y - other.y) }
 
         # Walls, with a mark at each metre, and its name above.

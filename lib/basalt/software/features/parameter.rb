@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Software
+    module Features
+      # A parameter of an operation (UML 2.5.1, 9.4.4). +direction+ is +in+, +out+, +inout+ or nil, where it is not said.
+      Parameter =
+        Value.of(:direction, :name, :type, :multiplicity, :default, :modifiers) do
+          def initialize(modifiers: [], **rest) = super(modifiers: modifiers.freeze, **rest)
+
+          def to_s
+            [
+              [direction, "#{name}#{": #{type}" if type}"].compact.join(" "),
+              ("[#{multiplicity}]" if multiplicity),
+              ("= #{default}" if default),
+              ("{#{modifiers.join(", ")}}" if modifiers.any?)
+            ].compact.join(" ")
+          end
+        end
+    end
+  end
+end
