@@ -87,7 +87,7 @@ module Basalt
 
         def standing(thing, box)
           [
-            S.rect(box.x, box.y, box.w, box.h, outline(thing)),
+            S.rect(box.x, box.y, box.w, box.h, Legend.outline(thing)),
             *(thing.kind == "place" ? [front(thing, box)] : [S.fill("M#{S.numbers(box.x, box.y)}h3v#{S.n(box.h)}h-3Z", P::SEAMS.fetch(seam(thing)))]),
             *caption(thing, box)
           ]
@@ -127,12 +127,6 @@ module Basalt
         # A tray of which it is not said along what it runs.
         def unlaid(tray, box)
           [S.rect(box.x, box.y, box.w, box.h, :planned), S.text(box.x + 4, box.cy + 4, P.fit(tray.name, :caption, box.w - 8), :caption)]
-        end
-
-        def outline(thing)
-          return :assumed if thing.assumed
-
-          thing["planned"] ? :planned : :outline
         end
       end
     end

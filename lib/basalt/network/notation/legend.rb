@@ -39,14 +39,15 @@ module Basalt
           end
         end
 
+        # @return [Symbol] the pen of a thing's outline
+        def outline(thing)
+          return :assumed if thing.assumed
+
+          thing["planned"] ? :planned : :outline
+        end
+
         def thing_marks(notation, thing)
-          outline =
-            if thing.assumed
-              :assumed
-            elsif thing["planned"]
-              :planned
-            end
-          [outline, (notation.seam(thing) if thing.kind == "device")].compact
+          [outline(thing).then { |pen| pen unless pen == :outline }, (notation.seam(thing) if thing.kind == "device")].compact
         end
       end
     end

@@ -156,11 +156,7 @@ module Basalt
           others.reduce(one, :&).any? { |id| set.sheets[id]&.notation_name == Physical::NAME }
         end
 
-        def outline(_set, thing)
-          return :assumed if thing.assumed
-
-          thing["planned"] ? :planned : :outline
-        end
+        def outline(_set, thing) = Legend.outline(thing)
 
         def attachment_label(set, attachment)
           interface = Addressing.new(set).interface(attachment)

@@ -64,7 +64,7 @@ module Basalt
           figures = thing["power"] && "#{thing["power"]} W"
           room = box.w - 16 - (figures ? 50 : 0)
           [
-            shapes.rect(box.x, box.y, box.w, box.h, outline(thing)),
+            shapes.rect(box.x, box.y, box.w, box.h, Legend.outline(thing)),
             shapes.fill("M#{shapes.numbers(box.x, box.y)}h4v#{shapes.n(box.h)}h-4Z", Drawing::Pens::SEAMS.fetch(seam(thing))),
             shapes.text(box.x + 10, box.y + 14, Drawing::Pens.fit(thing.name, style, room), style),
             *(figures ? [shapes.text(box.right - 6, box.y + 14, figures, :caption, :end)] : []),
@@ -75,13 +75,8 @@ module Basalt
         # A cover over units that nothing stands in.
         def blank(thing, box)
           lines = (6...box.w).step(8).map { |x| "M#{Drawing::Shapes.numbers(box.x + x, box.y + 3)}v#{Drawing::Shapes.n(box.h - 6)}" }
-          [Drawing::Shapes.rect(box.x, box.y, box.w, box.h, outline(thing)), *(lines.any? ? [Drawing::Shapes.path(lines.join, :cell)] : [])]
-        end
-
-        def outline(thing)
-          return :assumed if thing.assumed
-
-          thing["planned"] ? :planned : :outline
+          [Drawing::Shapes.rect(box.x, box.y, box.w, box.h, Legend.outline(thing)),
+           *(lines.any? ? [Drawing::Shapes.path(lines.join, :cell)] : [])]
         end
       end
     end

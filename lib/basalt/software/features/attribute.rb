@@ -11,15 +11,10 @@ module Basalt
           def operation? = false
           def static? = modifiers.include?("static")
 
+          include Written
+
           # @return [String] in UML's textual notation
-          def to_s
-            [
-              "#{visibility}#{"/" if derived}#{name}#{": #{type}" if type}",
-              ("[#{multiplicity}]" if multiplicity),
-              ("= #{default}" if default),
-              ("{#{modifiers.join(", ")}}" if modifiers.any?)
-            ].compact.join(" ")
-          end
+          def to_s = written("#{visibility}#{"/" if derived}#{name}", type, default)
         end
     end
   end

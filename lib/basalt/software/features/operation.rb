@@ -14,13 +14,9 @@ module Basalt
           # @return [Array] by which two operations of a class are the same: its name and the types of what it takes
           def signature = [name, parameters.reject { |one| one.direction == "out" }.map { |one| one.type&.delete(" ") }]
 
-          def to_s
-            [
-              "#{visibility}#{name}(#{parameters.join(", ")})#{": #{type}" if type}",
-              ("[#{multiplicity}]" if multiplicity),
-              ("{#{modifiers.join(", ")}}" if modifiers.any?)
-            ].compact.join(" ")
-          end
+          include Written
+
+          def to_s = written("#{visibility}#{name}(#{parameters.join(", ")})", type)
         end
     end
   end

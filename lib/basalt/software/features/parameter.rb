@@ -8,14 +8,9 @@ module Basalt
         Value.of(:direction, :name, :type, :multiplicity, :default, :modifiers) do
           def initialize(modifiers: [], **rest) = super(modifiers: modifiers.freeze, **rest)
 
-          def to_s
-            [
-              [direction, "#{name}#{": #{type}" if type}"].compact.join(" "),
-              ("[#{multiplicity}]" if multiplicity),
-              ("= #{default}" if default),
-              ("{#{modifiers.join(", ")}}" if modifiers.any?)
-            ].compact.join(" ")
-          end
+          include Written
+
+          def to_s = written([direction, name].compact.join(" "), type, default)
         end
     end
   end
