@@ -32,11 +32,11 @@ module Basalt
           Floors::Footprint.new(thing).extent.then { |size| [(size.x * G::SCALE).round, (size.y * G::SCALE).round] }
         end
 
-        def thing_shapes(_set, thing, placement)
-          return tray(thing, placement.box) if thing.kind == "tray"
+        def thing_shapes(set, thing, placement)
           return room(thing, placement.box) if thing.kind == "place" && thing["level"] != "rack"
 
-          standing(thing, placement.box)
+          shapes = thing.kind == "tray" ? tray(thing, placement.box) : standing(thing, placement.box)
+          set.respond_to?(:geometry) && !set.geometry.placed?(thing) ? shapes + waiting(placement.box) : shapes
         end
 
         # What stands in a room is not in its way.
@@ -81,7 +81,7 @@ module Basalt
           [
             S.rect(box.x, box.y, box.w, box.h, :wall),
             *(marks.any? ? [S.path(marks.join, :rule)] : []),
-            S.text(box.x, box.y - 8, P.fit("#{thing.name}, #{S.n(size.x)} × #{S.n(size.y)} m", :name, [box.w, 120].max), :name)
+            S.text(box.x, box.y - 8, P.fit("#{thing.name}, #{S.n(size.x)} × #{S.n(size.y)} m", :name, [box.w, 260].max), :name)
           ]
         end
 
@@ -92,6 +92,8 @@ module Basalt
             *caption(thing, box)
           ]
         end
+
+        def waiting(box) = [S.text(box.right + 6, box.cy + 4, "stands nowhere yet", :caption)]
 
         # Along the wider side; what has no room for it is told when it is pointed at.
         def caption(thing, box)

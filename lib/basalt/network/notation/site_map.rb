@@ -79,8 +79,8 @@ module Basalt
         end
 
         def legend
-          [["site, building or country", :seam, :tide, :tide], ["circuit", :pen, :double, :circuit], ["link", :pen, :line, :link],
-           ["assumed", :box, :assumed, :assumed]]
+          [["site, building or country", :seam, :tide, :tide],
+           ["circuit", :shapes, PhysicalLegend::CIRCUIT, :circuit], ["link", :pen, :line, :link], ["assumed", :box, :assumed, :assumed]]
         end
 
         def marks(_set, element)
