@@ -6,29 +6,18 @@ module Basalt
     # joins is in one and in the other.
     class Gathering
       # @param set [Model::WorkingSet, Model::PinnedSet, Change::Draft]
-      # @return [Gathering]
+      # @return [Gathering, nil] nil where there is no such sheet
       def self.of(set, sheet_id)
         set.derived([self, sheet_id]) do |now, was, altered|
           # A sheet that is being opened is not there before.
           next unless now.sheets[sheet_id]
 
-          was && altered && altered.none? { |delta| concerned?(now, delta, sheet_id) } ? was : new(now, sheet_id)
+          was && altered && was.holds?(now, altered) ? was.after(now, altered) : new(now, sheet_id)
         end
       end
-
-      # Where lines run, and what things say, makes no difference.
-      def self.concerned?(set, delta, sheet_id)
-        case delta.table
-        when :elements then true
-        when :sheets then delta.id == sheet_id
-        when :placements
-          placed = delta.after || delta.before
-          placed.sheet_id == sheet_id && (delta.before.nil? || delta.after.nil?) && !set.element(placed.element_id)&.relation?
-        end
-      end
-      private_class_method :concerned?
 
       def initialize(set, sheet_id)
+        @sheet_id = sheet_id
         @notation = set.sheets[sheet_id].notation
         @shown = set.placements_on(sheet_id).to_set(&:element_id)
         @stand_ins = {}
@@ -51,7 +40,54 @@ module Basalt
         end
       end
 
+      # @param altered [Array<Change::Delta>]
+      # @return [Boolean] whether all stands for what it stood for, and only lines came, went or joined others
+      def holds?(set, altered)
+        altered.none? do |delta|
+          case delta.table
+          when :elements then moved?(delta)
+          when :sheets then delta.id == @sheet_id
+          when :placements then shown_otherwise?(set, delta)
+          end
+        end
+      end
+
+      # @return [Gathering] with the lines as they are now
+      def after(set, altered)
+        lines = altered.select { |delta| delta.table == :elements && line?(delta) && joined_otherwise?(delta) }
+        lines.empty? ? self : dup.tap { |copy| copy.take(set, lines) }
+      end
+
+      protected
+
+      def take(set, deltas)
+        @lines = @lines.transform_values(&:dup)
+        @stand_ins = @stand_ins.dup
+        deltas.each do |delta|
+          @lines.each_value { |ids| ids.delete(delta.id) } if delta.before
+          add(set, delta.after) if delta.after
+        end
+      end
+
       private
+
+      def line?(delta) = @notation.lines.include?((delta.after || delta.before).kind)
+      def joined_otherwise?(delta) = delta.before&.targets != delta.after&.targets
+
+      # What is in what, or of what, may be told by relations too.
+      def moved?(delta)
+        return false if line?(delta)
+
+        before, after = delta.before, delta.after
+        return (after || before).relation? if before.nil? || after.nil?
+
+        before.container_id != after.container_id || before.owner_id != after.owner_id || before.targets != after.targets
+      end
+
+      def shown_otherwise?(set, delta)
+        placed = delta.after || delta.before
+        placed.sheet_id == @sheet_id && (delta.before.nil? || delta.after.nil?) && !set.element(placed.element_id)&.relation?
+      end
 
       def add(set, relation)
         keys = relation.targets.map { |id| stand_in(set, id) }.uniq

@@ -9,7 +9,9 @@ module Basalt
         2 => {
           sheets: ->(row) { renamed(row, { "notation" => "notation_name" }, within: { "view" => { "manner" => "layout_style" } }) },
           placements: ->(row) { renamed(row, within: { "shape" => { "quiet" => "labels_hidden" } }) }
-        }
+        },
+        # Links came, which had no rows before; sheets of pictures, and what stands on floors.
+        3 => {}
       }.freeze
       CURRENT = STEPS.keys.max
 

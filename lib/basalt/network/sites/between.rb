@@ -24,7 +24,7 @@ module Basalt
         def words
           return single if count == 1
 
-          sum = bits.zero? ? nil : [Between.short(bits), *("and #{unsaid} not said" if unsaid.positive?)].join(" ")
+          sum = bits.zero? ? nil : [Between.short(bits), *("and more" if unsaid.positive?)].join(" ")
           [English.count(count, noun), sum].compact.join(", ")
         end
 
