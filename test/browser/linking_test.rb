@@ -81,7 +81,7 @@ class LinkingBrowserTest < Minitest::Test
     box = set.placement(sheet_of(@project, "Plan").id, set.named("comms-room").first.id)
     assert_in_delta 9 * 60 * at["w"] / (at["w"] - 20), box.w, 30
     find("#statement").click
-    type "R1 stands at 1/1\nrack R3, 42U, stands at 3/1, turned 90\ntray T1, along 0.5/0.5 5/0.5\n"
+    type "R1 stands at 1/1\nrack R3, 42U, stands at 3/1, turned 90\ntray T1, along 0.5/0.5 5/0.5\n\e\e"
     settled
     scale = page.evaluate_script("document.getElementById('drawing').getScreenCTM().a")
     drag(named("R1"), *Array.new(2, (scale * 60).round))

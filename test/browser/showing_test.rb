@@ -62,7 +62,12 @@ class ShowingTest < Minitest::Test
     assert_css ".where strong", text: "Greyholm cabling"
     assert_css "#layer-things > g.chosen", text: "edge-01"
     page.send_keys("]")
+    assert_css ".where strong", text: "Comms Room racks"
+    assert_css "#layer-things > g.chosen", text: "edge-01"
+    page.send_keys("]")
     assert_css "#answer", text: "no sheet further down"
+    page.send_keys("[")
+    assert_css ".where strong", text: "Greyholm cabling"
     page.send_keys("[")
     assert_css ".where strong", text: PLANT
     page.send_keys("[")
