@@ -101,6 +101,26 @@ class FloorsTest < Minitest::Test
     end
   end
 
+  def test_rooms_stand_on_their_floor_and_those_without_a_place_beside_it
+    set = plan(<<~TEXT)
+      project P
+      floor Ground, measures 20/10
+      room Hall in Ground, stands at 1/2, measures 4/3
+      room Store in Ground, measures 3/3
+      room Plant in Ground, measures 3/3
+      rack R1 in Hall, stands at 1/1
+      sheet Ground floor: floor plan, about Ground
+    TEXT
+    assert_equal [60, 120], place(set, "Hall").values_at(:x, :y)
+    assert_equal [120, 180], place(set, "R1").values_at(:x, :y), "measured from the corner of its room"
+    beside = %w[Store Plant].map { |name| place(set, name)[:x] }
+    assert_equal [21 * SCALE, 25 * SCALE], beside
+    act(set, geometry(set).dropped(id(set, "Store"), 300, 60))
+    assert_equal "5/1", set.named("Store").first["position"]
+    act(set, geometry(set).dropped(id(set, "R1"), 330, 90))
+    assert_equal ["Store", "0.5/0.5"], [set.element(set.named("R1").first.container_id).name, set.named("R1").first["position"]]
+  end
+
   def test_whatever_is_dropped_on_the_plan_stands_there_on_the_grid
     40.times do |seed|
       random = Random.new(seed)

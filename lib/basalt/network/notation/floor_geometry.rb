@@ -81,7 +81,7 @@ module Basalt
               @rooms.each_with_object({}) do |room, found|
                 outer = found.find { |other, _| other.id == room.container_id }&.last
                 own = F.new(room).corner
-                found[room] = outer && own ? outer + own : P.restore([room == @subject || outer ? 0.0 : right, 0.0])
+                found[room] = outer && own ? outer + own : P.restore([right, 0.0])
                 right = [right, found[room].x + extent(room).x + 1].max
               end
             end
