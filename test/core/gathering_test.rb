@@ -44,6 +44,19 @@ class GatheringTest < Minitest::Test
     assert_operator taken, :>, 200
   end
 
+  def test_what_is_asked_before_something_is_where_it_will_be_is_not_believed_later
+    set = model("project P\nsheet S: site map\nsite A\nsite B\nrouter b in B", tidy: true)
+    sheet = set.sheet_list.first.id
+    draft = Basalt::Change::Draft.new(set)
+    early = Basalt::Change::Add.new(kind: "device", name: "early", facts: { "role" => "router" }).apply(draft)
+    assert_nil Gathering.of(draft, sheet).stand_in(draft, early.id)
+    site = set.named("A").first
+    draft.apply(Basalt::Change::Set.new(id: early.id, fact: "container", value: site.id))
+    assert_equal site.id, Gathering.of(draft, sheet).stand_in(draft, early.id)
+    set.advance(draft.effect)
+    assert_equal site.id, Gathering.of(set, sheet).stand_in(set, early.id)
+  end
+
   def test_what_joins_two_sites_is_told_together
     set = model(<<~TEXT, tidy: true)
       project P

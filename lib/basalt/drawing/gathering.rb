@@ -54,15 +54,18 @@ module Basalt
 
       # @return [Gathering] with the lines as they are now
       def after(set, altered)
-        lines = altered.select { |delta| delta.table == :elements && line?(delta) && joined_otherwise?(delta) }
-        lines.empty? ? self : dup.tap { |copy| copy.take(set, lines) }
+        elements = altered.select { |delta| delta.table == :elements }
+        lines = elements.select { |delta| line?(delta) && joined_otherwise?(delta) }
+        # What stands for something new may have been asked before it was where it is now.
+        known = elements.map(&:id).select { |id| @stand_ins.key?(id) }
+        lines.empty? && known.empty? ? self : dup.tap { |copy| copy.take(set, lines, known) }
       end
 
       protected
 
-      def take(set, deltas)
+      def take(set, deltas, forgotten)
         @lines = @lines.transform_values(&:dup)
-        @stand_ins = @stand_ins.dup
+        @stand_ins = @stand_ins.except(*forgotten)
         deltas.each do |delta|
           @lines.each_value { |ids| ids.delete(delta.id) } if delta.before
           add(set, delta.after) if delta.after
