@@ -35,7 +35,7 @@ module Web
 
             draft = Basalt::Change::Draft.new(set, ids: CommandLine::Command::FIRST.then { |number| -> { (number += 1).to_s } })
             draft.apply(proposal.changes(title: options[:title]))
-            CommandLine::Files.write_model(file, Basalt::Model::WorkingSet === set ? set.advance(draft.effect) : draft)
+            CommandLine::Files.write_model(file, set.advance(draft.effect))
             0
           end
 
@@ -54,11 +54,20 @@ module Web
             set.sheets.by(:name, name).first&.id or raise Basalt::Mistake, "#{file} has no sheet “#{Basalt::Model::Names.short(name)}”"
           end
 
+          # Sheets among which to choose that are told one by one.
+          MOST = 8
+          private_constant :MOST
+
+          def named(set, ids)
+            told = ids.first(MOST).map { |id| set.sheets[id].name }
+            [*told, *("#{ids.length - MOST} more" if ids.length > MOST)].join(", ")
+          end
+
           def tell(set, proposal)
             name = ->(id) { set.element(id).name }
             proposal.fresh.each { |pair| out.puts "#{name.call(pair.thing)} -> #{set.sheets[pair.sheet].name}" }
             proposal.choices.each do |choice|
-              out.puts "#{name.call(choice.thing)} could open into #{choice.sheets.map { |id| set.sheets[id].name }.join(", ")}: not linked"
+              out.puts "#{name.call(choice.thing)} could open into #{named(set, choice.sheets)}: not linked"
             end
             proposal.left_things.each { |id| out.puts "#{name.call(id)} has no sheet" }
             proposal.left_sheets.each { |id| out.puts "#{set.sheets[id].name} is opened by nothing" }
