@@ -101,6 +101,8 @@ class SheetTest < Minitest::Test
     assert_css "#facts h2", text: "historian"
     assert_css "#facts", text: "10.20.4.20, 10.20.6.20"
     click_button "Devices"
+    # The addresses name it too, until the table of devices is there.
+    assert_css "#register th", text: "role"
     find("#register td", text: "plc-07", match: :first).click
     assert_css "#facts h2", text: "plc-07"
     assert_css "#layer-things > g.chosen", text: "plc-07"
