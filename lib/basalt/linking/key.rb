@@ -28,10 +28,10 @@ module Basalt
           found.tr!(".", " ")
           found.gsub!(/(?<=[0-9])[^a-z0-9]+(?=[0-9])/, ".")
           found.delete!("^a-z0-9.")
-        else
+        elsif found.match?(/[^a-z0-9]/)
           found.delete!("^a-z0-9")
         end
-        found.gsub!(/(?<![0-9])0+(?=[0-9])/, "") if found.include?("0")
+        found.gsub!(/(?<![0-9])0+(?=[0-9])/, "") if found.match?(/(?:\A|[^0-9])0[0-9]/)
         found.freeze unless found.empty?
       end
 
