@@ -67,6 +67,13 @@ class LinkingTest < Minitest::Test
     assert_equal "et1", Linking::Key.normal("et 01")
     assert_equal "racket1", Linking::Key.shortened("Racket 1", [["rack"]])
     assert_equal "rack", Linking::Key.shortened("rack", [["rack"]])
+    SEEDS.times do |seed|
+      names(Random.new(seed), 20).each do |name|
+        whole = Linking::Key.normal(name) or next
+        quick = Linking::Key.without_last(name, whole, "rack") or next
+        assert_equal Linking::Key.shortened(name, [["rack"]]), quick, name
+      end
+    end
   end
 
   HALL = <<~TEXT

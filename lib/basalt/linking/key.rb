@@ -39,6 +39,19 @@ module Basalt
       # @return [String, nil] what is left, and nil where that is nothing
       def shortened(text, without) = join(shorten(parts(text), without))
 
+      # What is left where a word stands behind a number or a mark at the very end, and nowhere at the beginning: found without taking
+      # the text apart.
+      #
+      # @param text [String] in ASCII
+      # @param whole [String] what it comes to as a whole
+      # @return [String, nil] nil where it has to be taken apart
+      def without_last(text, whole, word)
+        return unless whole.end_with?(word) && whole.length > word.length && !whole.start_with?(word)
+        return unless text.length > word.length && text[-word.length..].casecmp?(word) && !text[-word.length - 1].match?(/[A-Za-z]/)
+
+        whole[0...-word.length]
+      end
+
       # @param parts [Array<String>]
       # @return [Array<String>]
       def shorten(parts, without)

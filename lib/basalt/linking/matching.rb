@@ -21,6 +21,8 @@ module Basalt
         @shared = shared
         @edges = @without.map { |words| Key.join(words) }
         @normal = {}.compare_by_identity
+        # One word alone is mostly the last.
+        @last = @edges.first if @without.length == 1 && @without.first.length == 1 && @edges.first.match?(/\A[a-z]+\z/)
         @pairs = []
         @equal = []
         stages.each { |how, key| stage(how, key) }
@@ -50,7 +52,9 @@ module Basalt
       # A name is taken apart only where it begins or ends with what is left out.
       def shortened(name)
         whole = normal(name) or return
-        @edges.any? { |words| whole.start_with?(words) || whole.end_with?(words) } ? Key.shortened(name, @without) : whole
+        return whole unless @edges.any? { |words| whole.start_with?(words) || whole.end_with?(words) }
+
+        (@last && name.ascii_only? && Key.without_last(name, whole, @last)) || Key.shortened(name, @without)
       end
 
       # Whatever is met at one stage is no longer looked at in the next.
