@@ -32,7 +32,7 @@ module Drawings
     #
     # @return [#call] gives images, and sheets as images that hold them
     def pictured(set, images)
-      sheet = Basalt::Drawing::Opens::PICTURE
+      sheet = Basalt::Drawing::OpeningSign::PICTURE
       lambda do |id|
         next images&.call(id) unless id.start_with?(sheet)
 

@@ -9,7 +9,7 @@ module Web
 
     # @return [#call]
     def linked(project_id)
-      sheet = Basalt::Drawing::Opens::PICTURE
+      sheet = Basalt::Drawing::OpeningSign::PICTURE
       ->(id) { "/projects/#{project_id}/#{id.start_with?(sheet) ? "sheets/#{id.delete_prefix(sheet)}/thumbnail.svg" : "images/#{id}"}" }
     end
 

@@ -52,7 +52,7 @@ module Web
         # What is asked for, from the form.
         module ByName
           def by_name(project) = Presenters::ByNamePage.new(project.set, wanted)
-          def wanted = Wanted.new(params)
+          def wanted = ByNameForm.new(params)
 
           # @return [Hash{String => Array<String>}] ids of sheets by id of the thing
           def chosen_sheets

@@ -8,9 +8,7 @@ module Web
         extend Routing
 
         NO_CORNER = "Say which room or floor the plan is about: all is told from its corner"
-        NO_CABLE = "There is no cable to estimate anew: both its ends have to stand on the plan, in racks or by themselves, and no " \
-                   "length be " \
-                   "said of it"
+        NO_CABLE = "There is no cable to estimate anew: both its ends have to stand on the plan, and no length be said of it"
 
         helped_by :Floors
 

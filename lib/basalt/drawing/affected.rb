@@ -23,13 +23,16 @@ module Basalt
           draft.elements.differences.flat_map do |_, before, after|
             [before, after].compact.select { |element| element.kind == Symbols::KIND }
           end
-        (
-          placed + changed + opening(draft) + gathered(draft) + ruled(draft,
-                                                                      placed + changed) + together(draft,
-                                                                                                   placed + changed) + outlines(draft,
-                                                                                                                                placed) +
-            (symbols.empty? ? [] : Symbols.dressed(draft, symbols))
-        ).uniq.flat_map { |id| draft.keys_of(id) }.uniq
+        known = placed + changed
+        [
+          *known,
+          *opening(draft),
+          *gathered(draft),
+          *ruled(draft, known),
+          *together(draft, known),
+          *outlines(draft, placed),
+          *(symbols.empty? ? [] : Symbols.dressed(draft, symbols))
+        ].uniq.flat_map { |id| draft.keys_of(id) }.uniq
       end
 
       # Sheets whose symbols stand for what is in them: those of what was altered, and the lines that are drawn together with it.

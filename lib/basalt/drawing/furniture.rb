@@ -41,7 +41,7 @@ module Basalt
       private
 
       def entries
-        @entries ||= [*@scene.notation.legend, Opens::LEGEND].select { |_, _, _, mark| @scene.contents.mark?(mark) } +
+        @entries ||= [*@scene.notation.legend, OpeningSign::LEGEND].select { |_, _, _, mark| @scene.contents.mark?(mark) } +
                      @scene.emphases.each_with_index.map { |name, index| [Pens.fit(name, :legend, 160), :hatch, index, nil] }
       end
 

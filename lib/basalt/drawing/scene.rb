@@ -50,7 +50,7 @@ module Basalt
         return [] unless placement.box
 
         boundary = nesting.boundary?(element.id)
-        beneath = Opens.beneath(set, element, sheet.id)
+        beneath = OpeningSign.beneath(set, element, sheet.id)
         [
           Item.new(
             id: "t#{placement.id}",
@@ -59,7 +59,7 @@ module Basalt
             type: element.kind,
             title: thing_title(element, placement),
             shapes: symbol(element, placement, boundary).map { |shape| found(shape, element) } + emphasis(placement) +
-                    (beneath.any? ? Opens.shapes(placement.box) : []),
+                    (beneath.any? ? OpeningSign.shapes(placement.box) : []),
             data: thing_data(element, placement),
             href: @links && beneath.lazy.filter_map { |opening| @links.call(opening.sheet) }.first
           )

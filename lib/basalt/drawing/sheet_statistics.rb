@@ -152,7 +152,7 @@ module Basalt
         name ? [[:emphasis, name]] : []
       end
 
-      def opens(set, element) = element.relation? || Opens.beneath(set, element, @sheet_id).empty? ? [] : [Opens::MARK]
+      def opens(set, element) = element.relation? || OpeningSign.beneath(set, element, @sheet_id).empty? ? [] : [OpeningSign::MARK]
 
       def remove(id)
         kind = @kinds.delete(id) or return

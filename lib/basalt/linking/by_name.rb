@@ -22,8 +22,7 @@ module Basalt
         @set = set
         @sheet_ids = sheet_ids
         @to = to
-        @all = ByName.things(set, sheet_ids)
-        @things = noun ? @all.select { |thing| thing.noun == noun } : @all
+        @things = ByName.things(set, sheet_ids).select { |thing| noun.nil? || thing.noun == noun }
         @fact = Fact.find(set, @things, by)
         @without = without
         sort
@@ -39,12 +38,6 @@ module Basalt
       # +fresh+ are Matching::Pair, +standing+ too; +choices+ are of things for which several sheets would do; +left_things+ and
       # +left_sheets+ are those that nothing was found for.
       attr_reader :fact, :things, :fresh, :standing, :choices, :left_things, :left_sheets
-
-      # @return [Array<Fact>] of what the things could be looked for
-      def facts = Fact.of(@set, @things)
-
-      # @return [Array<String>] what things are called by kind
-      def nouns = @all.map(&:noun).uniq
 
       # @return [Array<String>] words that several of the sheets left begin or end with, which could be left out
       def common_words = CommonWords.of(left_sheets.filter_map { |id| key_of(@set.sheets[id]) })
@@ -70,8 +63,8 @@ module Basalt
       end
 
       def sort
-        matching = Matching.new(@things.to_h { |thing| [thing.id, @fact.value(@set, thing)] }, names_of_sheets, without: @without,
-                                                                                                                shared: @fact.shared)
+        names = @things.to_h { |thing| [thing.id, @fact.value(@set, thing)] }
+        matching = Matching.new(names, names_of_sheets, without: @without, shared: @fact.shared)
         @standing, @fresh = matching.pairs.partition { |pair| opened(pair.thing).include?(pair.sheet) }
         @left_things = matching.left_things + without_value
         @left_sheets = matching.left_sheets

@@ -36,13 +36,12 @@ module Basalt
         def self.places(set, things)
           nouns = things.flat_map { |thing| around(set, thing).map(&:noun) }.uniq
           nouns.map do |noun|
-            new(id: "in #{noun}", label: noun, shared: true, read: ->(all, thing) {
-              around(all, thing).find { |one|
-                one.noun == noun
-              }&.name
-            })
+            new(id: "in #{noun}", label: noun, shared: true, read: ->(all, thing) { outer(all, thing, noun)&.name })
           end
         end
+
+        # @return [Model::Element, nil] the nearest of a kind that a thing is in
+        def self.outer(set, thing, noun) = around(set, thing).find { |one| one.noun == noun }
 
         # @return [Array<Model::Element>] what a thing is in, from the inside outwards
         def self.around(set, thing)

@@ -23,7 +23,7 @@ module Web
           Choice = Basalt::Value.of(:thing, :sheets, :more)
           Left = Basalt::Value.of(:thing, :makes)
 
-          # @param wanted [Wanted]
+          # @param wanted [ByNameForm]
           def initialize(set, wanted)
             @set = set
             @wanted = wanted
@@ -90,11 +90,8 @@ module Web
 
           def things = @things ||= Basalt::Linking::ByName.things(@set, wanted.of.select { |id| @set.sheets[id] })
 
-          def rows(pairs)
-            pairs.first(MOST).map { |pair|
-              Row.new(thing: @set.element(pair.thing), sheet: @set.sheets[pair.sheet], how: HOW.fetch(pair.how))
-            }
-          end
+          def rows(pairs) = pairs.first(MOST).map { |pair| row(pair) }
+          def row(pair) = Row.new(thing: @set.element(pair.thing), sheet: @set.sheets[pair.sheet], how: HOW.fetch(pair.how))
         end
       end
     end

@@ -29,7 +29,7 @@ module Web
 
           private
 
-          def all = @all ||= Basalt::Drawing::Opens.beneath(@set, @element, @sheet.id)
+          def all = @all ||= Basalt::Drawing::OpeningSign.beneath(@set, @element, @sheet.id)
         end
       end
     end

@@ -24,7 +24,7 @@ module Basalt
         def sizable?(_thing) = true
 
         # Images of the building lie beneath all else.
-        def beneath?(thing) = thing.description.figure.is_a?(Drawing::Figure) && thing["image"]
+        def beneath?(thing) = !thing.description.figure.nil? && !thing["image"].nil?
 
         def size(_set, thing)
           return [2 * G::SCALE, G::TRAY] if thing.kind == "tray"

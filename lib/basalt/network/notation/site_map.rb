@@ -63,7 +63,7 @@ module Basalt
           slab = super(set, thing, placement.with(h: box.h))
           glyph, rest = slab.partition { |shape| shape[0] == :glyph }
           raised = glyph.map { |one| Drawing::Shapes.glyph(one[1], one[2], box.y + 11) }
-          rest + raised + [Drawing::Shapes.image(Drawing::Opens::PICTURE + beneath(set, thing).first.sheet.id, picture(box))]
+          rest + raised + [Drawing::Shapes.image(Drawing::OpeningSign::PICTURE + beneath(set, thing).first.sheet.id, picture(box))]
         end
 
         def labels(set, link)

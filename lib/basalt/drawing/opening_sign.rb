@@ -3,7 +3,7 @@
 module Basalt
   module Drawing
     # The sign at what opens into another sheet: steps that lead down, at its upper right corner.
-    module Opens
+    module OpeningSign
       MARK = :opens
       # What the id of an image begins with that is the small picture of a sheet; the sheet's own follows.
       PICTURE = "sheet:"

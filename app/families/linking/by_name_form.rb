@@ -6,7 +6,7 @@ module Web
   module Families
     module Linking
       # How things are to be linked by name, as a form asks for it.
-      class Wanted
+      class ByNameForm
         FIELDS = %w[noun by to without title].freeze
         LIMIT = 200
 
