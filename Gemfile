@@ -13,6 +13,7 @@ gem "sinatra", "~> 4.2"
 gem "activerecord", "~> 7.2"
 gem "pg", "~> 1.5"
 gem "pg_query", "~> 6.1"
+gem "prism", "~> 1.9"
 
 gem "base64", "~> 0.2"
 gem "combine_pdf", "~> 1.0"

@@ -8,6 +8,8 @@ require_relative "graphs"
 require_relative "growth"
 require_relative "large"
 require_relative "layout"
+require_relative "code"
+require_relative "interactions"
 require_relative "linking"
 require_relative "lists"
 require_relative "memory"
@@ -49,6 +51,8 @@ class Bench
     return warm_up.then { ListsBench.new(&plain).run } if ARGV == ["lists"]
     return warm_up.then { CablingBench.new(&plain).run } if ARGV == ["cabling"]
     return warm_up.then { RacksBench.new(&plain).run } if ARGV == ["racks"]
+    return warm_up.then { CodeBench.new(&plain).run } if ARGV == ["code"]
+    return warm_up.then { InteractionsBench.new(&plain).run } if ARGV == ["interactions"]
     return warm_up.then { LinkingBench.new(&plain).run } if ARGV == ["linking"]
     return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
 
@@ -63,6 +67,7 @@ class Bench
     CablingBench.new(&plain).run
     RacksBench.new(&plain).run
     LinkingBench.new(&plain).run
+    InteractionsBench.new(&plain).run
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run

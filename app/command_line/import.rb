@@ -3,8 +3,8 @@
 module CommandLine
   # Turns a file that a family reads into statements.
   class Import < Command
-    USAGE = "bin/basalt import THINGS.csv|SCHEMA.sql --to FILE.basalt [--sheet NAME]"
-    SUMMARY = "Turns a CSV inventory or a PostgreSQL schema into statements; exits with 1 when something was not taken."
+    USAGE = "bin/basalt import FILE|DIR --to FILE.basalt [--sheet NAME]"
+    SUMMARY = "Turns an inventory, a schema, source code, tags or XMI into statements; exits with 1 when something was not taken."
     # Lines about what was taken, and whether it was all.
     Told = Struct.new(:lines, :complete)
 
@@ -25,7 +25,7 @@ module CommandLine
           File.exist?(to) ? Files.model(to) : Basalt::Model::WorkingSet.new,
           ids: Files.counter.then { |c| -> { "i#{c.call}" } }
         )
-      told = importer.into(draft, Files.bytes(file), sheet_id: sheet(draft))
+      told = take(draft)
       Files.write_model(to, draft)
       told.lines.each { |line| err.puts line }
       told.complete ? 0 : 1
@@ -33,11 +33,25 @@ module CommandLine
       raise Basalt::Mistake, "#{file}: #{e.message}"
     end
 
-    # @return [Module] the one that reads files of this ending
+    def take(draft)
+      return importer.from_folder(draft, file, sheet_id: sheet(draft)) if File.directory?(file)
+
+      named = importer.method(:into).parameters.include?(%i[key name]) ? { name: File.basename(file) } : {}
+      importer.into(draft, Files.bytes(file), sheet_id: sheet(draft), **named)
+    end
+
+    # @return [Module] the one that reads files of this ending, or what is in a folder
     def importer
       known = Web::Extensions.gather(:importers)
+      return folder_importer(known) if File.directory?(file)
+
       known.find { |one| one.endings.include?(File.extname(file).downcase) } or
         raise Basalt::Mistake, "A file to bring in ends in #{known.flat_map(&:endings).join(", ")}, not “#{File.extname(file)}”"
+    end
+
+    def folder_importer(known)
+      known.find { |one| one.respond_to?(:folder?) && one.folder?(file) } or
+        raise Basalt::Mistake, "There is nothing in the folder #{file} that could be read"
     end
 
     def sheet(draft)

@@ -24,7 +24,7 @@ module Drawings
       images = pictured(set, images) if pictures
       scene = Basalt::Drawing::Scene.new(set, sheet_id, findings:, images:, links:)
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
-      reading = only ? "" : Basalt::Statements::Unparser.new(set).sentences(sheet_id).flat_map(&:last).join(". ")
+      reading = only ? "" : Basalt::Statements::Unparser.new(set).sheet(sheet_id).map(&:strip).join(". ")
       on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |drawn| Fonts.rules(characters(drawn)) })
     end
 

@@ -65,8 +65,11 @@ module Web
 
     class << self
       # One statement, or a few lines of them.
-      def say(draft, sheet, text)
-        Basalt::Statements::Document.new(text).into(draft, sheet_id: sheet.id)
+      #
+      # @param cursor [Object, nil] where the first line that stands in order goes
+      # @yieldparam cursor [Object, nil] where the next would go
+      def say(draft, sheet, text, cursor = nil)
+        Basalt::Statements::Document.new(text).into(draft, sheet_id: sheet.id, cursor:) { |context| yield context.cursor if block_given? }
       rescue Basalt::Statements::Misread => e
         raise text.strip.include?("\n") ? e : e.on_line(nil)
       end

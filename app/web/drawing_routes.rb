@@ -19,12 +19,13 @@ module Web
     post "#{SHEET}/connected", needs: :edit, answers: :pieces, makes: "Join" do
       with_project do |project|
         one, other = [params[:from], params[:to]].map { |end_id| element(project.set, end_id).id }
-        kinds = Basalt::Change::Join.possible(project.set, one, other, sheet(project).notation.lines)
+        kinds = Basalt::Change::Join.possible(project.set, one, other, sheet(project).notation.joining)
         next offer_kinds(project, one, other, kinds) if kinds.length > 1 && params[:join].nil?
 
         perform(project, "connected #{project.set.element(one).name} and #{project.set.element(other).name}") do |draft, on|
           line_id = Drawing.connect(draft, on, one, other, params[:join] || kinds.first, params[:id])
           Drawing.attach(draft, on, line_id, [params[:from], params[:to]])
+          Drawing.put_at(draft, on, line_id, *Acting.numbers(params, "y")) if params[:y] && on.notation.ruled?
           Fresh.new(nil, [line_id])
         end
       end
@@ -86,13 +87,14 @@ module Web
               end
             )
           name = given(draft, kind, noun, params[:name].to_s.strip)
-          id = Acting.new_id(draft, params[:id])
           known = kind.default_name(noun) && draft.named(name).find { |element| element.kind == kind.name }
+          id = known ? known.id : Acting.new_id(draft, params[:id])
           draft.apply(Basalt::Change::Add.new(kind: kind.name, name:, facts:, id:)) unless known
-          show(draft, sheet, known ? known.id : id, x, y)
-          put(draft, sheet, known ? known.id : id, [x, y], after)
+          show(draft, sheet, id, x, y)
+          put(draft, sheet, id, [x, y], after)
+          Reposition.new(draft, sheet).belong(id, [x, y]) unless after || ruled?(sheet, draft.element(id))
           detail(draft, sheet, id, params[:facts]) unless known
-          known ? known.id : id
+          id
         end
 
         def put(draft, sheet, id, at, after)
@@ -127,7 +129,7 @@ module Web
         end
 
         def connect(draft, sheet, one, other, kind, proposed = nil)
-          unless sheet.notation.lines.include?(kind)
+          unless sheet.notation.joining.include?(kind)
             raise Basalt::Mistake,
                   "Nothing of a #{sheet.notation_name} sheet joins #{draft.element(one).name} and #{draft.element(other).name}"
           end
@@ -151,8 +153,18 @@ module Web
             end
         end
 
+        # Where a height says something, the line goes where it was drawn.
+        def put_at(draft, sheet, line_id, y)
+          Basalt::Families.settle(draft)
+          draft.apply(*sheet.notation.geometry(draft, sheet.id).line_dropped(line_id, y))
+        end
+
         def bend(draft, sheet, line, text)
           placement = draft.placement(sheet.id, line.id) or raise Basalt::Refusals::GoneFromSheet, "The line"
+          if sheet.notation.ruled?
+            ys = points(text).map(&:last)
+            return draft.apply(*sheet.notation.geometry(draft, sheet.id).line_dropped(line.id, ys.sum / ys.length.to_f))
+          end
           return draft.apply(Basalt::Change::Arrange.new(placement_id: placement.id, to: { route: nil })) if text.empty?
 
           Basalt::Drawing::Arranger.new(draft, sheet.id).keep(line.id, points(text))

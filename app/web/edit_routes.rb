@@ -9,12 +9,18 @@ module Web
     SHEET = "/projects/:project_id/sheets/:sheet_id"
 
     post "#{SHEET}/statements", needs: :edit, answers: :pieces, makes: "whatever is said" do
-      on_sheet(->(_) { "said: #{Basalt::Model::Names.short(params[:statements].to_s.strip, 120)}" }) do |draft, sheet|
-        raise Basalt::Mistake, "Say something first" if params[:statements].to_s.strip.empty?
+      with_project do |project|
+        left = nil
+        said = "said: #{Basalt::Model::Names.short(params[:statements].to_s.strip, 120)}"
+        parts =
+          perform(project, said) do |draft, sheet|
+            raise Basalt::Mistake, "Say something first" if params[:statements].to_s.strip.empty?
 
-        Acting.say(draft, sheet, params[:statements])
-      rescue Basalt::Statements::Misread => e
-        raise Undeclared.new(e.message, Basalt::Statements::MissingDeclarations.of(params[:statements].strip, draft.base, sheet.id))
+            Acting.say(draft, sheet, params[:statements], TypingPlace.cursor(draft, sheet, params)) { |cursor| left = cursor }
+          rescue Basalt::Statements::Misread => e
+            raise Undeclared.new(e.message, Basalt::Statements::MissingDeclarations.of(params[:statements].strip, draft.base, sheet.id))
+          end
+        parts + typing_place(project, sheet(project), left)
       end
     end
 

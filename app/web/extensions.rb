@@ -7,7 +7,7 @@ module Web
     FOLDER = File.join(APPLICATION_ROOT, "app/families")
 
     class << self
-      # @return [Array<Module>] each may have +routes+, +panels+, +commands+, +importers+, +tasks+, +answers_again+ and +samples+
+      # @return [Array<Module>] each may have +routes+, +panels+, +commands+, +importers+, +tasks+, +faces+, +answers_again+ and +samples+
       def all
         @all ||= names.map { |name| Families.const_get(name.capitalize)::Extension }.freeze
       end
@@ -19,7 +19,13 @@ module Web
       # @param place [Symbol] where it stands: +:facts+ of an element, +:sheet+, +:chosen+ things (+:chosen_fields+ to be
       #   filled in), +:links+ and +:openers+ of a project, +:beside+ a sheet
       # @return [Array<Array(Symbol, Class)>] templates, with what presents to them what they show, where they need that
-      def panels(place) = gather(:panels).flat_map(&:to_a).select { |at, *| at == place }.map { |_, panel| Array(panel) }
+      def panels(place) =
+        all.select { |one|
+          one.respond_to?(:panels)
+        }.flat_map { |one| one.panels.to_a }.select { |at, _| at == place }.map { |_, panel| Array(panel) }
+
+      # @return [Array<#name, #words, #template, #presenter>] further faces that sheets of a notation have
+      def faces(sheet) = gather(:faces).select { |face| face.notations.include?(sheet.notation_name) }
 
       # @return [Hash{String => Class}] commands by name
       def commands = gather(:commands).flat_map(&:to_a).to_h

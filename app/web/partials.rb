@@ -18,6 +18,12 @@ module Web
     def rail(project, here = nil, way_down = []) =
       view(:_rail, project:, bands: Presenters::Strata.of(project.set, here, way_down.map(&:sheet)))
 
+    # @param name [String] of a face that a family brings
+    def face(project, sheet, name)
+      found = Extensions.faces(sheet).find { |one| one.name == name } or return ""
+      view(found.template, project:, sheet:, face: found.presenter.new(project:, sheet:))
+    end
+
     def counts(findings) = view(:counts, counts: Presenters::Counts.of(findings))
 
     def findings(project, sheet, findings = project.findings_on(sheet.id))
@@ -55,6 +61,29 @@ module Web
 
     # @param kind [String, nil] the kind whose table is open
     def tabs(project, sheet, kind) = view(:tabs, sheet:, tabs: Presenters::RegisterTabs.new(project, sheet, kind))
+
+    # Where the next line would go, once something was said on a sheet whose lines stand in order.
+    #
+    # @param cursor [Object, nil]
+    def typing_place(project, sheet, cursor)
+      return "" unless cursor.respond_to?(:spot)
+
+      TypingPlace.keep(act_id, cursor)
+      geometry = sheet.notation.ruled? ? Basalt::Drawing::Geometry.of(project.set, sheet.id) : nil
+      part("#typing-place", view(:typing_place, y: geometry&.height(cursor.spot)&.round, answer: cursor.answer(project.set)))
+    end
+
+    # Rows of some tables as they were written last, by their elements, which are other objects when they are altered.
+    ROWS = Recent.new(40)
+    MOST_ROWS = 1000
+
+    # @return [String] the rows of a table
+    def row_list(table)
+      sort = table.sort or return view(:row_list, rows: table.rows)
+      known = ROWS.fetch(sort) { {}.compare_by_identity }
+      known.clear if known.size > MOST_ROWS
+      table.elements.map { |element| known[element] ||= view(:row_list, rows: [table.row(element)]) }.join
+    end
 
     # See Presenters::Table.
     def table(project, sheet, kind, **about) = view(:table, sheet:, table: Presenters::Table.new(project, sheet, kind, **about))

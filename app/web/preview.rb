@@ -7,7 +7,9 @@ module Web
     MOST = 8
 
     # @param text [String] the line so far
-    def initialize(project, sheet, text)
+    # @param place [Hash] where the line would go (see TypingPlace)
+    def initialize(project, sheet, text, place = {})
+      @place = place
       @project = project
       @sheet = sheet
       @text = text
@@ -35,7 +37,7 @@ module Web
       return :nothing, "" if @text.strip.empty?
 
       draft = @draft = Basalt::Change::Draft.new(@project.set)
-      Acting.say(draft, @sheet, @text)
+      Acting.say(draft, @sheet, @text, TypingPlace.cursor(draft, @sheet, @place))
       draft.effect.empty? ? [:nothing, "stands so already"] : consequence(draft)
     rescue Basalt::Mistake => e
       [:wrong, e.message]

@@ -21,6 +21,9 @@ module Web
       made
     end
 
+    # @return [Object, nil]
+    def known(key) = @lock.synchronize { @kept[key] }
+
     def clear = @lock.synchronize { @kept.clear }
   end
 end

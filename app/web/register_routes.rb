@@ -15,10 +15,9 @@ module Web
         raise Refusals::NotFound, "table" unless Basalt::Model::Catalogue.kinds.key?(params[:kind])
 
         sheet = sheet(project)
-        from = params[:from].to_i.clamp(0, 1_000_000)
-        next part("#tabs", tabs(project, sheet, params[:kind])) + table(project, sheet, params[:kind], order:) if from.zero?
+        next rows_after(project, sheet) if from.positive?
 
-        view(:rows, sheet:, table: Presenters::Table.new(project, sheet, params[:kind], order:, from:))
+        part("#tabs", tabs(project, sheet, params[:kind])) + table(project, sheet, params[:kind], order:)
       end
     end
 
@@ -27,7 +26,10 @@ module Web
       with_project do |project|
         raise Refusals::NotFound, "table" unless sheet(project).notation.parts.include?(params[:kind])
 
-        table(project, sheet(project), params[:kind], order:, owner: element(project.set, params[:element_id]))
+        owner = element(project.set, params[:element_id])
+        next rows_after(project, sheet(project), owner:) if from.positive?
+
+        table(project, sheet(project), params[:kind], order:, owner:)
       end
     end
 
@@ -64,6 +66,13 @@ module Web
 
     # What tables are asked for and given.
     module Tables
+      # How many rows a page has already.
+      def from = params[:from].to_i.clamp(0, 1_000_000)
+
+      def rows_after(project, sheet, owner: nil)
+        view(:rows, sheet:, table: Presenters::Table.new(project, sheet, params[:kind], order:, owner:, from:))
+      end
+
       def order = { by: params[:by].to_s, down: params[:down] == "yes", filter: params[:filter].to_s.strip[0, 200] }
 
       class << self

@@ -14,7 +14,7 @@ module Web
       @notation = sheet.notation
       @sheet = sheet
       @columns = {}
-      @cells = {}
+      @cells = {}.compare_by_identity
     end
 
     # @param order [Hash] +by+ the key of a column, +down+, and a +filter+ that a cell has to hold
@@ -39,6 +39,10 @@ module Web
       @columns[kind] ||= Basalt::Register::Columns
         .of(@notation, kind)
         .reject { |column| @owner_id && column.key == Basalt::Register::Columns::OWNER }
+
+    # @return [Boolean] whether the cells of a row follow from its element alone
+    def alone?(kind) =
+      columns(kind).all? { |column| column.writable? && !column.reference? && column.key != Basalt::Model::Catalogue.kind(kind).ordered }
 
     # @return [Array<Array(Basalt::Register::Column, String)>]
     def cells(element)
@@ -68,6 +72,9 @@ module Web
 
     def in_order(list, kind)
       return list unless Basalt::Model::Catalogue.kind(kind).ordered
+
+      own = @notation.in_order(@set, @sheet.id, list)
+      return own if own
 
       list.sort_by { |element| [Basalt::Change::Reorder.key(element), element.ordinal] }
     end

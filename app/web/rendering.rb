@@ -5,7 +5,7 @@ module Web
   module Rendering
     # Places that are filled anew; in the others what stands there is made like the answer piece by
     # piece, so that nobody loses the place at which they type.
-    ANEW = %w[#pieces #findings-later #answer #reading].freeze
+    ANEW = %w[#pieces #findings-later #answer #reading #typing-place].freeze
     # What is drawn of a thing: the thing, its lines, their words.
     LETTERS = %w[t l n].freeze
 
@@ -32,6 +32,7 @@ module Web
         part("#history", history(project, sheet)),
         part("#tabs", tabs(project, sheet, params[:kind])),
         *selection_part(project, sheet),
+        *(part("#face", face(project, sheet, params[:face])) unless params[:face].to_s.empty?),
         part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")
       ].join
     end
@@ -64,8 +65,9 @@ module Web
       scene = scene(project, sheet.id)
       outcome = acted.outcome
       items = scene.pieces((outcome.affected + remarked(project, acted.marked)).uniq)
-      gone = gone(sheet, outcome, scene)
-      pieces_view(Presenters::Pieces.new(project, sheet, scene, items:, gone:, affected: outcome.affected, made:), entry)
+      gone = gone(sheet, outcome, scene, items.to_set(&:id))
+      altered = outcome.effect.on(:elements).map(&:id)
+      pieces_view(Presenters::Pieces.new(project, sheet, scene, items:, gone:, affected: outcome.affected, altered:, made:), entry)
     end
 
     def whole(project, sheet, entry: nil, made: [])
@@ -91,21 +93,19 @@ module Web
     def selection_part(project, sheet)
       ids = params[:chosen].to_s.split.grep(Lookup::ID).filter_map { |id| project.set.element_at(id)&.id }.uniq
       return [part("#facts", chosen_facts(project, sheet, ids))] if ids.length > 1
-      return [] unless params[:selected].to_s.match?(Lookup::ID)
+      # What is told of such a sheet as a whole follows every line.
+      return sheet.notation.scripted? ? [part("#facts", sheet_facts(project, sheet))] : [] unless params[:selected].to_s.match?(Lookup::ID)
 
       element = project.set.element(params[:selected])
       [part("#facts", element ? facts(project, sheet, element) : sheet_facts(project, sheet))]
     end
 
+    # @param drawn [Set<String>] ids of the groups that are told
     # @return [Array<String>] ids of groups and rows that are no longer there
-    def gone(sheet, outcome, scene)
+    def gone(sheet, outcome, scene, drawn)
       taken_off = outcome.effect.on(:placements).select { |d| d.after.nil? && d.before.sheet_id == sheet.id }.map(&:id)
-      hidden =
-        outcome
-          .affected
-          .filter_map { |key| scene.set.placement(sheet.id, key) }
-          .select { |placed| scene.items_of(placed).empty? }
-          .map(&:id)
+      shown = outcome.affected.filter_map { |key| scene.set.placement(sheet.id, key)&.id }
+      hidden = shown.reject { |id| LETTERS.any? { |letter| drawn.include?(letter + id) } }
       struck = outcome.effect.on(:elements).select { |d| d.after.nil? }.map { |d| "r#{d.id}" }
       (taken_off + hidden).flat_map { |id| LETTERS.map { |letter| letter + id } } + struck
     end

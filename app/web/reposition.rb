@@ -17,6 +17,11 @@ module Web
       moves.each { |id, *| settle(id, areas) } if dropped && @nesting.any?
     end
 
+    # What was put into a boundary belongs there.
+    #
+    # @param at [Array(Numeric, Numeric)] the middle of it, px
+    def belong(key, at) = @nesting.any? && !ruled?(key) && settle(key, areas([key]), at)
+
     private
 
     # Where the notation rules, a drop says something of the model.
@@ -46,16 +51,16 @@ module Web
       still.map { |placed| [placed.key, placed.box] }.sort_by { |_, box| box.w * box.h }
     end
 
-    def settle(id, areas)
+    def settle(id, areas, middle = nil)
       # A further occurrence says nothing of where it belongs.
       return if @draft.placement(@sheet.id, id).again?
 
       element = @draft.element(id)
-      box = @draft.placement(@sheet.id, id).box
+      middle ||= @draft.placement(@sheet.id, id).box.then { |box| [box.cx, box.cy] }
       into =
         areas
           .find do |area, at|
-            area != id && at.overlap?(Basalt::Layout::Box.at(box.cx, box.cy, 1, 1)) && !@nesting.inside(id).include?(area)
+            area != id && at.overlap?(Basalt::Layout::Box.at(*middle, 1, 1)) && !@nesting.inside(id).include?(area)
           end
           &.first
       return if into == @nesting.parent(id) || (into.nil? && @nesting.parent(id).nil?)

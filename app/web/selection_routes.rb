@@ -155,11 +155,13 @@ module Web
     # What of a sheet is shown, or not.
     module Showing
       PICTURES = "pictures"
+      # What is left out unless somebody asks for it.
+      ASKED_FOR = [PICTURES, "numbers"].freeze
 
       module_function
 
       def words(part, chosen)
-        return chosen ? "showed" : "left out" if part == PICTURES
+        return chosen ? "showed" : "left out" if ASKED_FOR.include?(part)
 
         chosen ? "hid" : "brought back"
       end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Web
-  # Looking at a sheet: its three faces, the facts of what is selected, and files of it.
+  # Looking at a sheet: its faces, the facts of what is selected, and files of it.
   module SheetRoutes
     extend Routing
 
@@ -14,6 +14,13 @@ module Web
 
     get "/projects/:project_id/sheets/:sheet_id/reading", needs: :see, answers: :page do
       with_project { |project| sheet_page(project, sheet(project), "reading") }
+    end
+
+    get "/projects/:project_id/sheets/:sheet_id/faces/:face", needs: :see, answers: :page do
+      with_project do |project|
+        Extensions.faces(sheet(project)).any? { |face| face.name == params[:face] } or raise Refusals::NotFound, "face"
+        sheet_page(project, sheet(project), params[:face])
+      end
     end
 
     get "/projects/:project_id/sheets/:sheet_id/facts/?:element_id?", needs: :see, answers: :part do
@@ -29,7 +36,7 @@ module Web
     end
 
     get "/projects/:project_id/sheets/:sheet_id/complete", needs: :see, answers: :part do
-      with_project { |project| view(:completion, offer: Preview.new(project, sheet(project), params[:statements].to_s)) }
+      with_project { |project| view(:completion, offer: Preview.new(project, sheet(project), params[:statements].to_s, params)) }
     end
 
     get "/projects/:project_id/sheets/:sheet_id/thumbnail.svg", needs: :see, answers: :file do

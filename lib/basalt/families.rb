@@ -15,9 +15,15 @@ module Basalt
       end
 
       # @param part [Symbol] +:kinds+, +:notations+, +:forms+ or +:checks+
-      # @return [Array] what all families bring of that part
+      # @return [Array] what all families bring of that part; what several share is there once
       def gather(part)
-        (@gathered ||= {})[part] ||= all.flat_map(&part).freeze
+        (@gathered ||= {})[part] ||= (part == :slots ? all.map(&part) : all.flat_map(&part).uniq(&:object_id)).freeze
+      end
+
+      # @return [Module] the family that brings a notation
+      def of_notation(name)
+        @by_notation ||= all.flat_map { |family| family.notations.map { |notation| [notation.name, family] } }.to_h
+        @by_notation.fetch(name)
       end
 
       # What follows from all that an act does together, whichever way it did it.

@@ -107,7 +107,7 @@ class PagesTest < Minitest::Test
       path = "/projects/#{@project.id}/sheets/#{sheet.id}"
       kinds = Basalt::Drawing::SheetStatistics.new(model_of(@project), sheet.id).counts
       kinds.each do |kind, count|
-        get "#{path}/register/#{kind}"
+        get "#{path}/register/#{kind.gsub(" ", "%20")}"
         table = Nokogiri::HTML5.fragment(last_response.body)
         assert_equal count, table.css("tbody tr:not(.new)").length, "#{sheet.name} #{kind}"
         table.css("tbody tr:not(.new)").each { |row| assert_equal table.css("th").length, row.css("td").length, "#{sheet.name} #{kind}" }

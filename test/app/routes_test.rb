@@ -63,6 +63,13 @@ class RoutesTest < Minitest::Test
     )
   end
 
+  def code
+    Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content: "class A; end", file_name: "a.rb").tap do |one|
+      about = { intake_id: one.id }
+      Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind: "code", said_by: "test", arguments: about)
+    end
+  end
+
   def taken(intake)
     intake.task ||
       Store::Task.create!(
@@ -95,7 +102,13 @@ class RoutesTest < Minitest::Test
     when "task_id"
       [task(route).id]
     when "intake_id"
-      [taken(intake).id]
+      [route.path.include?("/code/") ? code.id : taken(intake).id]
+    when "face"
+      %w[taking-part access]
+    when "other_id"
+      set.of_kind("use case", "entity").first(2).map(&:id)
+    when "number"
+      %w[1]
     when "image_id"
       [image.id]
     else

@@ -113,7 +113,7 @@ class DataTest < Minitest::Test
       "PRIMARY KEY (part_id));\nGRANT SELECT ON parts TO PUBLIC;"
     )
     attach_file "schema", path
-    click_button "Read it"
+    click_button "Read the schema"
     assert_text "2 tables taken"
     assert_text "GRANT SELECT ON parts TO PUBLIC"
     assert_accessible "a schema brought in"

@@ -12,7 +12,7 @@ class IntakeTest < Minitest::Test
   def test_an_inventory_becomes_a_tidy_checked_sheet
     project = demo
     visit "/projects/#{project.id}"
-    attach_file "file", THINGS
+    attach_file "CSV file of things", THINGS
     click_button "Look at it"
     assert_select "column-name", selected: "Device name"
     assert_select "column-address", selected: "IP address"
@@ -35,7 +35,7 @@ class IntakeTest < Minitest::Test
   def test_rejected_rows_can_be_downloaded
     project = demo
     visit "/projects/#{project.id}"
-    attach_file "file", THINGS
+    attach_file "CSV file of things", THINGS
     click_button "Look at it"
     click_button "Take 7 rows in"
     click_link "Download them"
@@ -92,7 +92,7 @@ class IntakeTest < Minitest::Test
     visit "/projects/#{project.id}"
     assert_css "h2", text: "Drawing register"
     assert_accessible "register"
-    attach_file "file", THINGS
+    attach_file "CSV file of things", THINGS
     click_button "Look at it"
     assert_css ".preview td", minimum: 5
     assert_accessible "mapping"

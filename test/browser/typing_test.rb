@@ -33,7 +33,7 @@ class TypingTest < Minitest::Test
   end
 
   # In the midst of the typing the server goes away for a moment.
-  def type(text, every: 0.11)
+  def type(text, every: 0.08)
     return super unless @restarts
 
     super(text[0, text.length / 2], every:)

@@ -18,11 +18,11 @@ class AloneTest < Minitest::Test
         "Object.const_defined?(name) }; print Basalt::Families.names.join(' ')"
       )
     assert status.success?, output
-    assert_equal "annotation brief data linking network process", output
+    assert_equal "annotation brief data linking network process software", output
   end
 
   def test_a_family_can_be_taken_away
-    { "data" => 10, "network" => 6, "process" => 9, "brief" => 11, "linking" => 12, "usage" => 12 }.each do |gone, left|
+    { "data" => 15, "network" => 11, "process" => 14, "brief" => 16, "linking" => 17, "usage" => 17, "software" => 12 }.each do |gone, left|
       Dir.mktmpdir do |folder|
         FileUtils.cp_r(File.join(LIB, "."), folder)
         FileUtils.rm_rf(File.join(folder, "basalt", gone))
@@ -39,7 +39,7 @@ class AloneTest < Minitest::Test
     named =
       base.select do |file|
         File.read(file).match?(
-          /\b(Network|Data|Annotation|Brief|Process|Usage)::|\bBasalt::(Network|Data|Annotation|Brief|Process|Usage)\b/
+          /\b(Network|Data|Annotation|Brief|Process|Usage|Software)::|\bBasalt::(Network|Data|Annotation|Brief|Process|Usage|Software)\b/
         )
       end
     assert_empty named

@@ -132,8 +132,8 @@ class BriefTest < Minitest::Test
         .to_h { |line| line.chomp.split(": ", 2).then { |kind, phrases| [kind, phrases.split("; ")] } }
     assert_operator labelled.values.sum(&:length), :>=, 300
     {
-      ["process thing", "process done"] => ->(words) { !Basalt::Process::PhraseGrammar.imperative?(words) },
-      ["flow verb", "flow noun"] => ->(words) { Basalt::Process::PhraseGrammar.verb_name?(words) },
+      ["process thing", "process done"] => ->(words) { !Basalt::English::Phrases.imperative?(words) },
+      ["flow verb", "flow noun"] => ->(words) { Basalt::English::Phrases.verb_name?(words) },
       %w[vague measured] => ->(words) { B::RequirementQuality.vague(words).any? },
       %w[double single] => ->(words) { B::RequirementQuality.double?(words) }
     }.each do |(yes, no), found|

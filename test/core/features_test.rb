@@ -6,7 +6,7 @@ require_relative "../support/core_helper"
 class FeaturesTest < Minitest::Test
   Features = Basalt::Software::Features
   SEEDS = 400
-  NAMES = ["id", "raisedAt", "is late", "größe", "x_1", "save!", "empty?", "Ünit.no"].freeze
+  NAMES = ["id", "a, b", "say \"so\"", "x:y", "raisedAt", "is late", "größe", "x_1", "save!", "empty?", "Ünit.no"].freeze
   TYPES = ["Time", "Map<String, List<Reading>>", "app::Alarm", "Array<Integer>", "T", "(a: Integer) -> Boolean"].freeze
   DEFAULTS = ["low", "0", "\"a, b\"", "[1, 2]", "new Date(2026, 1)", "'{'", "x > 3", "{}.a"].freeze
   MODIFIERS = ["readOnly", "unique", "ordered", "static", "redefines id", "subsets items"].freeze

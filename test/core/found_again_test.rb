@@ -3,6 +3,7 @@
 require_relative "../support/core_helper"
 require_relative "../support/generated_cabling"
 require_relative "../support/generated_entities"
+require_relative "../support/generated_interaction"
 
 # After any acts, what was found before and looked at again near what was touched is what looking at everything afresh finds.
 class FoundAgainTest < Minitest::Test
@@ -29,10 +30,21 @@ class FoundAgainTest < Minitest::Test
     6.times { |seed| compare(model(GeneratedEntities.new(seed).text), Random.new(seed), "entities, seed #{seed}") }
   end
 
+  def test_findings_of_interactions_are_the_same_looked_at_again_or_afresh
+    4.times { |seed| compare(model(GeneratedInteraction.new(seed).text), Random.new(seed), "interaction, seed #{seed}") }
+  end
+
   # Most rules look at what is near; those that look at everything are these, for the reason that each tells.
   WHOLE = {
     "single names and twins" => %w[same-name requirement-double subnets-overlap attribute-looks-like-entity attribute-on-wrong-side],
-    "circles" => %w[owner-cycle cycle-of-required-keys],
+    "circles" => %w[owner-cycle cycle-of-required-keys inheritance-cycle include-cycle generalisation-cycle package-cycle component-cycle],
+    "what is inherited, from however far" => %w[inherited-twice operation-not-implemented],
+    "types, by their names" => %w[enumeration-unused class-unknown],
+    "the course of an interaction as a whole" => %w[
+      operation-not-in-class arguments-do-not-fit not-visible answer-without-call call-without-answer guard-missing single-branch
+      otherwise-missing speaks-after-destroyed speaks-before-created reference-unknown reference-cycle
+    ],
+    "a context and the components within" => %w[line-lands-nowhere more-than-one-centre],
     "what was derived, by its thread" => %w[
       entity-in-no-table column-in-no-entity unresolved-many-to-many no-unique-for-natural-key nullable-disagrees
     ],
@@ -79,7 +91,7 @@ class FoundAgainTest < Minitest::Test
 
   # @return [String, nil] what was done, where it could be
   def act(draft, random)
-    element = draft.elements.each.to_a.sample(random:)
+    element = draft.elements.each.to_a.sample(random:) or return
     name = %i[remove rename fact take_off show rejoin port duplicate container].sample(random:)
     send(name, draft, element, random)
     draft.effect.empty? ? nil : "#{name} #{element.kind} #{element.name}"
@@ -115,6 +127,8 @@ class FoundAgainTest < Minitest::Test
   def rejoin(draft, element, random)
     role = element.ends.map(&:role).sample(random:) or return
     like = draft.element(element.target(role))
+    return unless like
+
     draft.apply(Change::Rejoin.new(id: element.id, role:, target_id: draft.of_kind(like.kind).sample(random:).id))
   end
 

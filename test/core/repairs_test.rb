@@ -96,7 +96,8 @@ class RepairsTest < Minitest::Test
 
   def test_every_check_has_a_word_of_its_own_and_says_what_it_reads
     checks = Families.gather(:checks)
-    ids = checks.map { |check| check.id.to_s }
+    # The same rule may hold in two trades.
+    ids = Families.all.flat_map { |family| family.checks.map { |check| [family, check.id.to_s] } }
     assert_equal ids.uniq, ids
     assert_operator checks.length, :>, 50
     checks.each do |check|

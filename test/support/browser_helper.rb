@@ -75,7 +75,7 @@ module BrowserHelper
   def expect_refusals = @refusals_expected = true
 
   # Types as a person does, who waits for nothing: tabs and line ends are the keys.
-  def type(text, every: 0.11)
+  def type(text, every: 0.08)
     text
       .each_char
       .each_slice(40) do |keys|

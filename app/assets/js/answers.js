@@ -11,7 +11,7 @@ export class Answers {
   // +more+ says that other acts follow: the findings wait for the last of them.
   async take(text, { more, waiting, origin, stale }) {
     const part = new DOMParser().parseFromString(text, "text/html");
-    if (more) part.querySelector("hx-partial[hx-target='#findings-later']")?.remove();
+    if (more) ["#findings-later", "#face"].forEach((place) => part.querySelector(`hx-partial[hx-target='${place}']`)?.remove());
     this.before?.(part, origin);
     // What an act was about may not be what is selected any more.
     if (stale) part.querySelector("hx-partial[hx-target='#facts']")?.remove();

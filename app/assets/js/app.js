@@ -22,8 +22,11 @@ import { Travel } from "./travel.js";
 import { Trail } from "./trail.js";
 import { TwoPoints } from "./two_points.js";
 import { StatementLine } from "./statement_line.js";
+import { TypingPlace } from "./typing_place.js";
+import { Player } from "./player.js";
 import { Keys } from "./keys.js";
 import { Act } from "./act.js";
+import { Turning, Questions } from "./turning.js";
 import { closeBandsOutside } from "./rail.js";
 import { sendOnce } from "./forms.js";
 
@@ -47,9 +50,10 @@ if (page) {
     selection,
     () => act.outbox.busy || parts.inplace?.isOpen || document.body.classList.contains("dragging"),
   );
+  let drags = null;
   if (view) {
     // In this order each is asked whether a press of the pointer begins something of its own.
-    const drags = new Drags(view.viewport);
+    drags = new Drags(view.viewport);
     new Band(view, selection, drags);
     parts.rows = new PartRows(view, selection, act, drags);
     parts.connect = new Connect(view, selection, act, line, drags);
@@ -64,9 +68,13 @@ if (page) {
     new TwoPoints(view, act);
     new Beside(selection);
   }
+  parts.typing = new TypingPlace(view, selection, line, act, drags);
+  if (view) parts.player = new Player(view, act);
   parts.trail = new Trail(selection, view);
   new Findings(act);
   new Reading(act, selection);
+  new Turning(act);
+  new Questions();
   parts.grid = new Grid(act, selection);
   pieces.grid = parts.grid;
   pieces.margin = new Margin(act, selection);

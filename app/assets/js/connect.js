@@ -62,6 +62,8 @@ export class Connect {
       event.target.closest("#layer-things > g[data-box]") ??
       (event.target.closest("#layer-lines > g, #layer-labels > g") ? null : this.around(event));
     if (!group) return null;
+    // Along its lifeline somebody may speak anywhere.
+    if (event.target.closest(".p-lifeline_grip")) return group;
     const { x, y } = this.view.at(event);
     const at = box(group);
     const inside = Math.min(x - at.x, at.right - x, y - at.y, at.bottom - y);
@@ -122,6 +124,8 @@ export class Connect {
   drop(group, event, from) {
     const to = this.under(event);
     const at = this.view.at(event);
+    if (to && this.line.placing && (to !== group || Math.abs(at.y - from.y) > 12))
+      return this.line.placing.between(this.name(group), this.name(to), from.y);
     if (to && to !== group) return this.join(group.dataset.element, to.dataset.element);
     if (Math.hypot(at.x - from.x, at.y - from.y) > 20 && !to) this.line.begin(`${this.name(group)} to `);
   }

@@ -42,6 +42,8 @@ export class Keys {
     if (this.grid.holds(event)) return;
     if (this.rows?.key(event) || this.connect?.key(event)) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+    if (this.player?.key(event)) return;
+    if (key === "Tab" && !event.shiftKey && event.target.id === "viewport" && this.typing?.answerSelected()) return event.preventDefault();
     if (DIRECTIONS[key]) return this.arrow(event, key);
     if (event.target.closest(".cells")) return;
     const act =
@@ -67,6 +69,8 @@ export class Keys {
       1: () => this.drawing(),
       2: () => this.intoRegister(),
       3: () => this.follow(1),
+      4: () => this.follow(2),
+      5: () => this.follow(3),
       t: () => (this.selection.ids.size > 1 ? this.act.post("tidy", { part: "yes" }) : this.submit("tidy")),
       f: () => this.view?.turn(),
       n: () => this.nextFinding(),
@@ -74,6 +78,7 @@ export class Keys {
       d: () => this.onSelection("duplicated"),
       o: () => this.act.filled("#facts").then(() => document.querySelector("#facts [data-collapse]")?.click()),
       l: () => this.connect?.begin(),
+      r: () => this.row(),
       a: () => this.selection.alike(),
       c: () => this.selection.joined(),
       "]": () => this.level(1),
@@ -96,6 +101,14 @@ export class Keys {
   pin() {
     const free = this.selection.groups().some((group) => !group.dataset.pinned);
     this.onSelection("pinned", { pinned: free ? "yes" : "no" });
+  }
+
+  // A row of what is selected that is not there yet.
+  row() {
+    const group = this.selection.groups().find((one) => one.dataset.element === this.selection.id);
+    const has = this.page.dataset.rows.split(" ").some((kind) => kind && group?.classList.contains(`k-${kind}`));
+    if (has) this.rows?.fresh(this.selection.id);
+    else this.act.say("Select something that has rows first", "refusal");
   }
 
   enter(event) {
@@ -144,7 +157,7 @@ export class Keys {
     document.getElementById(id).requestSubmit();
   }
   follow(index) {
-    document.querySelectorAll(".faces a")[index].click();
+    document.querySelectorAll(".faces a")[index]?.click();
   }
 
   get registerOpen() {
@@ -200,6 +213,8 @@ export class Keys {
     if (event.altKey) return this.travel.go([dx, dy]);
     if (event.ctrlKey || event.metaKey)
       return this.onSelection("arranged", { how: event.shiftKey ? (dx ? "across" : "down") : SIDES[key] });
+    const inOrder = this.typing?.form && this.selection.any && this.selection.groups().length === 0;
+    if (inOrder && dy) return this.act.post("in-order", { by: dy });
     if (this.selection.groups().length === 0) return this.view.pan(-dx * PAN, -dy * PAN);
     const step = event.shiftKey ? 1 : STEP;
     this.act.post("moves", {

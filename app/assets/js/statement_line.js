@@ -95,6 +95,7 @@ export class StatementLine {
       return this.complete(options[this.active]);
     }
     if (event.key === "Tab" && !event.shiftKey && this.input.value) return this.tab(event, options);
+    if (event.key === "Tab" && !event.shiftKey && this.placing?.answering()) return event.preventDefault();
     this.waiting = false;
     if (event.key === "ArrowDown" || event.key === "ArrowUp") {
       event.preventDefault();
@@ -166,10 +167,11 @@ export class StatementLine {
   }
 
   send(text) {
+    const [place, own] = this.placing?.next() ?? [{}, {}];
     this.act.post(
       "statements",
-      { statements: text },
-      { label: text.length > 120 ? `${text.slice(0, 119)}…` : text, origin: { statement: text } },
+      { statements: text, ...place },
+      { label: text.length > 120 ? `${text.slice(0, 119)}…` : text, origin: { statement: text }, ...own },
     );
   }
 }

@@ -120,7 +120,7 @@ module Web
       def needed?(fact) = description.role == fact.name && description.nouns.values.all? { |facts| facts.key?(fact.name) }
 
       def container
-        return [] if description.containers.empty?
+        return [] if description.containers.empty? || description.local
 
         within = @element.container_id && @set.element(@element.container_id)
         [typed("container", description.containers == [@element.kind] ? "part of" : "in", within&.name)]

@@ -9,8 +9,9 @@ module Web
       # @param items [Array<Basalt::Drawing::Item>] those that are told
       # @param gone [Array<String>] ids of groups and rows that are no longer there
       # @param affected [Array<String>, nil] keys of what an act may have altered; nil when the whole sheet is told
+      # @param altered [Array<String>] ids of elements that are other than they were
       # @param made [Array<String>] ids of what is new
-      def initialize(project, sheet, scene, items:, gone: [], affected: nil, made: [])
+      def initialize(project, sheet, scene, items:, gone: [], affected: nil, altered: [], made: [])
         @project = project
         @set = project.set
         @sheet = sheet
@@ -18,6 +19,7 @@ module Web
         @items = items
         @gone = gone
         @affected = affected
+        @altered = altered.to_set
         @made = made
       end
 
@@ -44,18 +46,36 @@ module Web
       private
 
       # A table of any kind tells the rows of all.
-      def table = @table ||= Table.new(@project, @sheet, @sheet.notation.things.first)
+      def table = @table ||= Table.new(@project, @sheet, notation.things.first)
 
       def shown
-        lines = @sheet.notation.lines
+        lines = notation.lines
         @shown ||=
           @affected.filter_map { |id| @set.element(id) }.select do |one|
             lines.include?(one.kind) ? @set.drawn_between?(@sheet.id, one) : @set.shown?(@sheet.id, one.id)
           end
       end
 
-      def parts =
-        @sheet.notation.parts.flat_map { |kind| shown.flat_map { |owner| @sheet.notation.parts_within(@set, owner.id, kind) } }
+      # What is worked out for a part can depend on anything about its owner; what is not, only on the part and what it belongs to.
+      def parts
+        worked_out, others = notation.parts.partition { |kind| notation.computed_headings(kind).any? }
+        all, some = shown.partition { |owner| @altered.include?(owner.id) }
+        [
+          *worked_out.flat_map { |kind| shown.flat_map { |owner| notation.parts_within(@set, owner.id, kind) } },
+          *others.flat_map { |kind| all.flat_map { |owner| notation.parts_within(@set, owner.id, kind) } },
+          *altered_parts(some.to_set(&:id)).select { |part| others.include?(part.kind) }
+        ]
+      end
+
+      # Those that were altered, and what belongs to them.
+      def altered_parts(owners)
+        own = @altered.filter_map { |id| @set.element(id) }.select { |one| one.owner_id && owners.include?(topmost(one)) }
+        own.flat_map { |part| [part, *@set.parts_within(part.id)] }.uniq(&:id)
+      end
+
+      def topmost(part) = part.owner_id ? topmost(@set.element(part.owner_id)) : part.id
+
+      def notation = @sheet.notation
     end
   end
 end

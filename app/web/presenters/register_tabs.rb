@@ -38,7 +38,12 @@ module Web
         end
       end
 
-      def parts = notation.parts.map { |kind| [kind, @register.parts(kind).length] }
+      def parts
+        return [] if notation.parts.empty?
+
+        counts = notation.part_counts(@project.set, @sheet.id)
+        notation.parts.map { |kind| [kind, counts.fetch(kind, 0)] }
+      end
 
       # Relations that are told here and drawn as no line.
       def told = notation.told.map { |kind| [kind, @register.rows(kind).length] }.select { |_, count| count.positive? }

@@ -9,7 +9,7 @@ module Web
       # A kind whose name and facts are edited where they stand.
       InPlace = Basalt::Value.of(:kind, :description)
 
-      # @param face [String] +drawing+ or +reading+
+      # @param face [String] +drawing+, +reading+ or one that a family brings
       # @param scene [Basalt::Drawing::Scene, nil] for the face of the drawing
       def initialize(project, sheet, face, scene: nil)
         @project = project
@@ -22,10 +22,19 @@ module Web
       attr_reader :face
 
       def drawing? = @face == "drawing"
+      def reading? = @face == "reading"
+      # @return [Array<Array(String, String, Boolean)>] name and words of the faces that a family brings, and whether it is shown
+      def other_faces = Extensions.faces(@sheet).map { |one| [one.name, one.words, one.name == @face] }
+      # @return [String] words of the face that is shown
+      def face_words = other_faces.find(&:last)&.fetch(1)
       def findings = @findings ||= @project.findings_on(@sheet.id)
       def empty? = contents.empty?
+
+      # @return [String] kinds of things whose parts are rows that are edited as text
+      def rows = @sheet.notation.rows.join(" ")
       def size = contents.size
       def examples = @sheet.notation.examples
+      def scripted? = @sheet.notation.scripted?
       def ruled? = @sheet.notation.ruled?
 
       # @return [String, nil] the kind whose table is shown first

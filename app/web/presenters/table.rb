@@ -26,7 +26,7 @@ module Web
       def caption = "#{heading} #{@owner ? "of #{@owner.name}" : "on #{@sheet.name}"}"
       def sorted_by = @order[:by]
       def down = @order[:down] ? "yes" : ""
-      def ordered? = Basalt::Model::Catalogue.kind(@kind).ordered
+      def ordered? = Basalt::Model::Catalogue.kind(@kind).then { |kind| kind.ordered && kind.local.nil? }
 
       # @return [Array<Head>]
       def heads = columns.map { |column| Head.new(column:, sorted: sorted(column), arrow: arrow(column)) }
@@ -35,7 +35,13 @@ module Web
       def columns = @register.columns(@kind)
 
       # @return [Array<Row>]
-      def rows = list.drop(@from).first(PAGE).map { |element| row(element) }
+      def rows = elements.map { |element| row(element) }
+
+      # @return [Array<Basalt::Model::Element>] of whose the rows are
+      def elements = list.drop(@from).first(PAGE)
+
+      # @return [Array<String>, nil] by what, with the element itself, its row is known; nil where it depends on something else too
+      def sort = @owner && @register.alone?(@kind) ? [@sheet.notation_name, @kind, @owner.id] : nil
 
       # @return [Row] of any element of the kind
       def row(element)
@@ -47,7 +53,7 @@ module Web
       def more
         return if list.length <= @from + PAGE
 
-        "register/#{in_address}?#{URI.encode_www_form(from: @from + PAGE, by: sorted_by, down:, filter: @order[:filter])}"
+        "#{path}?#{URI.encode_www_form(from: @from + PAGE, by: sorted_by, down:, filter: @order[:filter])}"
       end
 
       private

@@ -33,6 +33,10 @@ module Basalt
         @fitting = Fitting.new(@context)
       end
 
+      # On sheets of more than this words are not given lanes of their own.
+      LANES = 1200
+      private_constant :LANES
+
       # Lays the sheet, or a part of it, out afresh; what is pinned or not drawn stays as it is.
       #
       # @param only [Array<String>, nil] ids of the things to lay out; nil for all
@@ -42,7 +46,7 @@ module Basalt
         return rule(whole: true) if notation.ruled?
 
         lay(only:, quick:, by_hand:)
-        make_room(quick:, by_hand:) if only.nil? && notation.lanes?
+        make_room(quick:, by_hand:) if only.nil? && notation.lanes? && draft.placed_count(sheet_id) <= LANES
         draft
       end
 
@@ -59,7 +63,7 @@ module Basalt
         unplaced.each { |placement| @placement_search.settle(placement) }
         lines.each { |line| @edge_routing.draw_through(line, laid.dig(line.id, :route, "points") || []) }
         lines
-          .sort_by { |line| laid.dig(line.id, :route, "words") ? 0 : 1 }
+          .sort_by { |line| [laid.dig(line.id, :route, "words") ? 0 : 1, line.ordinal] }
           .each { |line| @edge_routing.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
         @edge_routing.clear_labels(lines)
         @edge_routing.crowded(lines)
@@ -106,7 +110,7 @@ module Basalt
         fresh.sort_by(&:ordinal).each { |placement| @placement_search.settle(placement) }
         NearestOccurrence.new(@context).attach
         @fitting.refit
-        lines = disturbed
+        lines = disturbed.sort_by(&:ordinal)
         @edge_routing.reroute(lines)
         @edge_routing.clear_labels(lines)
         @context.renew if grow && Growth.new(draft, sheet_id).settle
@@ -231,11 +235,22 @@ module Basalt
       def disturbed
         touched = touched_elements
         own = touched.filter_map { |id| draft.element(id) }
-        lines = own.select(&:relation?) + bundles + own.reject(&:relation?).flat_map { |thing| draft.relations_of(thing.id) }
-        lines += own.reject(&:relation?).flat_map { |thing| crossed(thing) }
-        lines += own.reject(&:relation?).flat_map { |thing| lines_inside(thing) }
+        things = own.reject(&:relation?).reject { |thing| still?(thing) }
+        lines = own.select(&:relation?) + bundles
+        lines += things.flat_map { |thing| draft.relations_of(thing.id) + crossed(thing) + lines_inside(thing) }
         lines.uniq(&:id).select { |line| notation.draws_line?(draft, line) && anchors.of(line).all? { |key| placement(key)&.box } }
       end
+
+      # Whether a thing stands as it did, and nothing of it was altered but parts at which no line ends.
+      def still?(thing)
+        placed = placement(thing.id)
+        return false unless placed && placed.equal?(draft.base.placements[placed.id])
+
+        draft.elements.differences.none? { |id, *| id == placed.element_id } && !ends_within?(placed.element_id)
+      end
+
+      def ends_within?(id) =
+        draft.parts_of(id).any? { |part| draft.elements.ids_by(:target, part.id).any? || ends_within?(part.id) }
 
       # The lines of bundles that a touched one is in, or was.
       def bundles

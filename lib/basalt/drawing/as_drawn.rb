@@ -32,6 +32,9 @@ module Basalt
         @notation = set.sheets[sheet_id].notation
       end
 
+      # @return [String] of the sheet that draws it
+      attr_reader :sheet_id
+
       # Things may stand elsewhere from now on.
       def renew = @geometry = @places = @ruled = nil
 
@@ -72,7 +75,7 @@ module Basalt
         return gathered(key, *kinds) if @notation.gathers?
 
         id = element_id(key)
-        ids = @notation.ends_at_parts? ? [id, *parts_within(id)] : [id]
+        ids = @notation.ends_at_parts? ? [id, *@set.parts_within(id).map(&:id)] : [id]
         ids
           .flat_map { |one| @set.relations_of(one, *kinds) }
           .uniq(&:id)
@@ -166,8 +169,6 @@ module Basalt
         placed = @set.placements[key]
         placed if placed&.again? && placed.sheet_id == @sheet_id
       end
-
-      def parts_within(id) = @set.parts_of(id).flat_map { |part| [part.id, *parts_within(part.id)] }
 
       # @return [Boolean] whether every line ends at what it joins, and nothing stands there twice
       def whole? = !@notation.ends_at_parts? && !@notation.gathers? && @set.placements.ids_by(:again, @sheet_id).none?

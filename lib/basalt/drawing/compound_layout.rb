@@ -45,25 +45,35 @@ module Basalt
           .to_h { |thing| [thing.id, @notation.closed_size(@set, thing, @nesting.inside(thing.id).length)] }
       end
 
-      # The lines whose ends lie in different members of a group.
+      # The lines whose ends lie in different members of a group, each in the innermost group that holds both.
       def lines(parent)
-        @lines.filter_map do |line|
-          ends = line.ends.values_at(0, -1).map { |one| one.with(target_id: member(one.target_id, parent)) }
-          next if ends.any? { |one| one.target_id.nil? }
-
-          same = ends.map(&:target_id) == line.endpoints
-          next line if same
-          next if ends.map(&:target_id).uniq.one?
-
-          line.with(ends:)
-        end
+        @by_group ||= @lines.each_with_object(Hash.new { |table, id| table[id] = [] }) { |line, table| sort_in(line, table) }
+        @by_group.fetch(parent, [])
       end
 
-      # @return [String, nil] the member of a group that an element is, or is inside of
-      def member(id, parent)
+      def sort_in(line, table)
+        chains = line.ends.values_at(0, -1).map { |one| chain(one.target_id) }
+        return if chains.any?(&:nil?)
+
+        one, other = chains
+        return table[@parents[one.last]] << line if one == other && line.endpoints.uniq.one?
+
+        at = one.zip(other).index { |pair| pair.uniq.length > 1 } or return
+        members = [one[at], other[at]]
+        return if members.any?(&:nil?)
+
+        ends = line.ends.values_at(0, -1).zip(members).map { |end_, id| end_.with(target_id: id) }
+        table[@parents[members.first]] << (members == line.endpoints ? line : line.with(ends:))
+      end
+
+      # @return [Array<String>, nil] what an element is in, from the outermost, and itself last; nil where it is not laid out
+      def chain(id)
         id = @nesting.stand_in(id)
-        id = @parents[id] while id && @parents.key?(id) && @parents[id] != parent
-        id if id && @parents.key?(id)
+        return unless @parents.key?(id)
+
+        found = [id]
+        found.unshift(@parents[found.first]) while @parents[found.first]
+        found
       end
 
       def moved(laid, dx, dy)

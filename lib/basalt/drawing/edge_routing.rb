@@ -27,7 +27,8 @@ module Basalt
       # @param route [Hash, nil]
       def finish(line, route)
         if route && !placement(line.id)&.kept?
-          take_route(line, route["points"], words: route["words"])
+          shared = preferred(line)
+          shared ? take_route(line, shared) : take_route(line, route["points"], words: route["words"])
         else
           route(line)
         end
@@ -99,9 +100,25 @@ module Basalt
         before = followed(line)
         return take_route(line, before) if before && placement(line.id).kept?
 
-        own = [from, to, line.id, *nesting.ancestors(from), *nesting.ancestors(to)]
-        points = Layout::Router.new(spatial_index.things, spatial_index.lines).route(*anchors.terminals(line), own, before:)
+        own = own(line)
+        router = Layout::Router.new(spatial_index.things, spatial_index.lines)
+        points = preferred(line) || router.route(*anchors.terminals(line), own, before:)
         take_route(line, points) if points
+      end
+
+      # What its two ends and what they are in may be passed through by.
+      def own(line)
+        from, to = anchors.of(line)
+        [from, to, line.id, *nesting.ancestors(from), *nesting.ancestors(to)]
+      end
+
+      # The first of the ways that the notation would like best at which nothing stands.
+      def preferred(line)
+        ways = notation.preferred_routes(draft, sheet_id, line)
+        return if ways.empty?
+
+        own = own(line)
+        ways.find { |points| Layout::Polyline.boxes(points).all? { |box| spatial_index.things.free?(box) { |id| own.include?(id) } } }
       end
 
       # A line within a collapsed boundary has no way.

@@ -22,6 +22,9 @@ module Basalt
       # @return [Hash{String => Hash}] by key of a thing +x+, +y+, +w+ and +h+ in px, by id of a line its +route+
       def places = raise(NotImplementedError)
 
+      # @return [Hash{String => Object}] what else of the drawing of a thing follows from the whole, by key, to be compared
+      def looks = {}
+
       # @return [String, nil] kind of what the rows of things stand for, where these are in one order across the things
       def row_kind = nil
 
@@ -47,6 +50,12 @@ module Basalt
       # @return [Array<#apply>]
       # @raise [Mistake]
       def row_dropped(row_id, _owner_key, _before_id) = refuse(row_id)
+
+      # @param id [String] of a line
+      # @param _y [Numeric] where it was drawn to, px
+      # @return [Array<#apply>]
+      # @raise [Mistake]
+      def line_dropped(_id, _y) = raise(Mistake, "a line of #{set.sheets[sheet_id].notation_name} goes from row to row, and no other way")
 
       # @return [Array<#apply>] what it means that a thing was given a size
       # @raise [Mistake]

@@ -3,13 +3,14 @@
 module Basalt
   module Drawing
     # A text that stands at a line: at the end with that role, or in the +middle+. A +figure+
-    # draws it in a shape of its own: it answers +width+, +height+ and +shapes+ around a middle.
+    # draws it in a shape of its own: it answers +width+, +height+ and +shapes+ around a middle. +out+ is how far the sign reaches that
+    # the line has at that end, px.
     Label =
-      Value.of(:role, :text, :style, :figure) do
+      Value.of(:role, :text, :style, :figure, :out) do
         self::HEIGHT = 16
 
-        def initialize(style: :label, **rest)
-          super(style:, **rest)
+        def initialize(style: :label, out: 0, **rest)
+          super(style:, out:, **rest)
         end
 
         def width = figure ? figure.width : Pens.width(text, style) + 8

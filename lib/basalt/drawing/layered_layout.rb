@@ -19,7 +19,9 @@ module Basalt
 
       # @param quick [Boolean] try less, for somebody who waits for the next letter
       # @param crowded [Array<String>] ids of lines whose words need a lane of their own
-      def initialize(notation, set, things, lines, quick: false, crowded: [])
+      # @param sizes [Hash{String => Array(Numeric, Numeric)}] of those whose size does not follow from what they say, px
+      def initialize(notation, set, things, lines, quick: false, crowded: [], sizes: {})
+        @sizes = sizes
         @notation = notation
         @set = set
         @things = things
@@ -72,8 +74,10 @@ module Basalt
         (part.max_by(ROOTS - 1) { |thing| [near[thing.id].length, -thing.ordinal] }.drop(1) + [central]).map(&:id).uniq
       end
 
+      def size(thing) = @sizes[thing.id] || @notation.size(@set, thing)
+
       # How much of a level a thing takes, px.
-      def breadth(thing) = @notation.size(@set, thing)[0]
+      def breadth(thing) = size(thing)[0]
 
       def laid(part, root, widest)
         levels = levels(part, root)
@@ -87,7 +91,7 @@ module Basalt
           )
         boxes =
           part.to_h do |thing|
-            w, h = @notation.size(@set, thing)
+            w, h = size(thing)
             x, y = plan.corners.fetch(thing.id)
             [thing.id, { x:, y:, w:, h: }]
           end
@@ -163,7 +167,7 @@ module Basalt
       # What is joined to nothing waits in rows of its own.
       def beneath(found, alone)
         around = Layout::Box.around(boxes(found).values)
-        sizes = alone.map { |thing| @notation.size(@set, thing) }
+        sizes = alone.map { |thing| size(thing) }
         width = [around&.w || 0, Math.sqrt(2 * sizes.sum { |w, h| (w + GAP) * (h + GAP) })].max
         x = row = 0
         left, y = around ? [around.x, around.bottom + (2 * GAP)] : [0, 0]
@@ -178,7 +182,7 @@ module Basalt
       end
 
       def node(thing, level)
-        node = @notation.node(@set, thing, level)
+        node = @sizes.key?(thing.id) ? Layout::Node.box(thing.id, *size(thing), level) : @notation.node(@set, thing, level)
         loops(thing).any? ? node.with(w: node.w + LOOP, beside: false) : node
       end
 

@@ -80,6 +80,19 @@ module Basalt
           "stroke-width" => 0.75,
           "stroke-dasharray" => "1 3"
         },
+        # Beneath the head of whoever takes part in an interaction, and where that can be pointed at.
+        lifeline: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-width" => 1,
+          "stroke-dasharray" => "6 4"
+        },
+        lifeline_grip: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-opacity" => 0,
+          "stroke-width" => 14
+        },
         # The walls of a room, the front of a rack, and a tray: its edges, its bed and its rungs.
         wall: {
           :fill => "none",
@@ -123,6 +136,12 @@ module Basalt
           :fill => "none",
           :stroke => BASALT,
           "stroke-width" => 1
+        },
+        # Beneath words.
+        underline: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-width" => 0.75
         },
         frame: {
           :fill => PAPER,

@@ -8,8 +8,9 @@ module Basalt
       # @return [Array<String>] keys of what stands elsewhere, or came or went, in a draft
       def self.moved(draft, sheet_id)
         before, after = [draft.base, draft].map { |set| places(set, sheet_id) }
+        was, now = [draft.base, draft].map { |set| Geometry.of(set, sheet_id)&.looks || {} }
         gone = before.keys.reject { |key| after.key?(key) }
-        gone + after.keys.reject { |key| before[key] == after[key] }
+        gone + after.keys.reject { |key| before[key] == after[key] && was[key] == now[key] }
       end
 
       # @return [Hash{String => Hash}] (see Geometry#places)

@@ -147,7 +147,7 @@ module Basalt
       end
 
       def symbol(element, placement, boundary)
-        return Boundary.shapes(element, placement.box) if boundary
+        return notation.boundary_shapes(set, element, placement) if boundary
         return notation.closed_shapes(set, element, placement, nesting.inside(element.id).length) if nesting.closed?(element.id)
 
         notation.thing_shapes(set, element, placement)

@@ -152,9 +152,9 @@ module Basalt
       def candidates(label, points, ends, alone)
         case label.role
         when ends.first
-          middle_first(points, alone) + Layout::LabelPlaces.near_end(points, label.width, label.height)
+          middle_first(points, alone) + Layout::LabelPlaces.near_end(points, label.width, label.height, label.out)
         when ends.last
-          middle_first(points, alone) + Layout::LabelPlaces.near_end(points.reverse, label.width, label.height)
+          middle_first(points, alone) + Layout::LabelPlaces.near_end(points.reverse, label.width, label.height, label.out)
         else
           label.figure ? Layout::LabelPlaces.along(points) : Layout::LabelPlaces.in_middle(points, label.width, label.height)
         end

@@ -2,7 +2,7 @@
 
 module Basalt
   module Layout
-    # Where a line can end at a circle: at places all around, in four directions.
+    # Where a line can end at a circle or an ellipse: at places all around, in four directions.
     class CircleTerminal < BoxTerminal
       # Of the radius, to both sides of the middle.
       PLACES = [0, 0.3, -0.3, 0.6, -0.6].freeze
@@ -28,15 +28,14 @@ module Basalt
       def self.reach(box, aside) = Math.sqrt([((box.w / 2.0)**2) - (aside**2), 0].max)
 
       def attachment_points(_toward)
-        radius = box.w / 2.0
+        wide, high = box.w / 2.0, box.h / 2.0
         PLACES.flat_map do |part|
-          aside = radius * part
-          out = self.class.reach(box, aside)
+          out = Math.sqrt(1 - (part**2))
           [
-            [[box.cx + aside, box.cy - out], [0, -1]],
-            [[box.cx + aside, box.cy + out], [0, 1]],
-            [[box.cx - out, box.cy + aside], [-1, 0]],
-            [[box.cx + out, box.cy + aside], [1, 0]]
+            [[box.cx + (wide * part), box.cy - (high * out)], [0, -1]],
+            [[box.cx + (wide * part), box.cy + (high * out)], [0, 1]],
+            [[box.cx - (wide * out), box.cy + (high * part)], [-1, 0]],
+            [[box.cx + (wide * out), box.cy + (high * part)], [1, 0]]
           ]
         end
       end

@@ -7,23 +7,23 @@ module Basalt
       CELL = 160.0
 
       def initialize
-        @cells = Hash.new { |hash, key| hash[key] = [] }
+        @cells = Hash.new { |hash, key| hash[key] = {}.compare_by_identity }
         @boxes = {}
       end
 
       # @param id [Object] what the box is of; a second box of the same id is kept beside the first
       def add(id, box)
         entry = [id, box]
-        each_cell(box) { |cell| @cells[cell] << entry }
-        (@boxes[id] ||= []) << box
+        each_cell(box) { |cell| @cells[cell][entry] = true }
+        (@boxes[id] ||= []) << entry
       end
 
       def remove(id)
-        (@boxes.delete(id) || []).each { |box| each_cell(box) { |cell| @cells[cell].reject! { |other, _| other.eql?(id) } } }
+        (@boxes.delete(id) || []).each { |entry| each_cell(entry.last) { |cell| @cells[cell].delete(entry) } }
       end
 
       # @return [Array<Box>] those of an id
-      def boxes(id) = @boxes.fetch(id, [])
+      def boxes(id) = @boxes.fetch(id, []).map(&:last)
 
       # @yieldparam id [Object]
       # @return [Boolean] whether nothing overlaps the box, of what the block does not except
@@ -31,7 +31,7 @@ module Basalt
         each_cell(box) do |cell|
           next unless @cells.key?(cell)
 
-          @cells[cell].each { |id, other| return false if other.overlap?(box) && !except&.call(id) }
+          @cells[cell].each_key { |id, other| return false if other.overlap?(box) && !except&.call(id) }
         end
         true
       end
@@ -43,7 +43,7 @@ module Basalt
         each_cell(box) do |cell|
           next unless @cells.key?(cell)
 
-          @cells[cell].each do |entry|
+          @cells[cell].each_key do |entry|
             other = entry[1]
             found[entry] = true if left < other.right && other.x < right && top < other.bottom && other.y < bottom
           end

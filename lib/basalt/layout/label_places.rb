@@ -5,6 +5,8 @@ module Basalt
     # Where a label can stand along a line, best first.
     module LabelPlaces
       STEP = 12
+      # So many places of a long line are tried, at about.
+      MOST = 120
       OUT = 15
       # How far from its end of a line a label is still understood as the end's, px.
       NEAR = 360
@@ -13,10 +15,11 @@ module Basalt
 
       # @param points [Array] the line, from the label's end on
       # @param w [Numeric] width of the label
+      # @param out [Numeric] how far the sign at the end of the line reaches, px
       # @return [Array<Array(Numeric, Numeric)>] middles
-      def near_end(points, w, h)
+      def near_end(points, w, h, out = 0)
         length = Polyline.length(points)
-        first = points[0][0] == points[1][0] ? OUT : (w / 2.0) + 8
+        first = out + (points[0][0] == points[1][0] ? OUT : (w / 2.0) + 8)
         places = first.step([length - (h / 2.0), first + NEAR].min, STEP).map { |distance| at(points, distance) }
         places.unshift(at(points, length / 2.0)) if length < (2 * first) + STEP
         places + beside(points, w, h)
@@ -26,7 +29,8 @@ module Basalt
 
       # On the line itself.
       def along(points)
-        on_segments(points) + 20.step([Polyline.length(points) - 20, 20].max, STEP).map { |distance| at(points, distance) }
+        length = Polyline.length(points)
+        on_segments(points) + 20.step([length - 20, 20].max, [STEP, length / MOST].max).map { |distance| at(points, distance) }
       end
 
       # The middle and the quarters of each segment, longest first.

@@ -5,9 +5,10 @@ module Basalt
     # What elements of a kind are called. +nouns+ are the words that declare one, each with the facts it sets, +role+ the fact
     # that a noun sets, +plural+ the word for many. +default_names+ are those of what is declared without one; +distinct_by+
     # lists what, beside the name, tells two of one name apart; +path+ is what stands between the name of what a part belongs
-    # to and its own. +marked+ makes a name of the words of a phrase, for kinds that a phrase in a text can become.
+    # to and its own. +marked+ makes a name of the words of a phrase, for kinds that a phrase in a text can become; +phrased+ kinds
+    # are called by what is done.
     KindNaming =
-      Value.of(:nouns, :plural, :role, :named, :default_names, :distinct_by, :marked, :path) do
+      Value.of(:nouns, :plural, :role, :named, :default_names, :distinct_by, :marked, :phrased, :path) do
         def initialize(nouns: {}, default_names: {}, distinct_by: [], path: ".", **rest)
           super
         end

@@ -25,6 +25,9 @@ module Basalt
 
       attr_reader(*RowTypes.tables)
 
+      # One version is asked for the same parts many times over.
+      def parts_of(id) = (@parts ||= {})[id] ||= super.freeze
+
       # @param deltas [Array<Change::Delta>] that are about to be made below
       def keep(deltas) = deltas.each { |delta| @tables[delta.table].keep(delta.id, @set.table(delta.table)[delta.id]) }
 

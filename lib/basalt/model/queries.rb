@@ -17,7 +17,18 @@ module Basalt
         found.sort_by(&:ordinal)
       end
 
-      def parts_of(id) = elements.by(:owner, id).sort_by { |e| [e.rank || 0, e.ordinal] }
+      # Ranks differ as a rule, and sort far quicker than pairs.
+      def parts_of(id)
+        parts = elements.by(:owner, id)
+        return parts if parts.length < 2
+
+        parts.map(&:rank).uniq.length == parts.length ? parts.sort_by { |e| e.rank || 0 } : parts.sort_by { |e| [e.rank || 0, e.ordinal] }
+      end
+
+      # @return [Array<Element>] parts, and the parts of these, each before its own
+      def parts_within(id) =
+        elements.ids_by(:owner, id).empty? ? [] : parts_of(id).flat_map { |part| [part, *parts_within(part.id)] }
+
       def contents_of(id) = elements.by(:container, id).sort_by(&:ordinal)
       def placements_on(sheet_id) = placements.by(:sheet, sheet_id)
 

@@ -8,7 +8,7 @@ module Basalt
     Sheet = Value.of(:id, :name, :notation_name, :number, :band, :revision, :status, :drawn_by, :dated, :subject_id, :view, :ordinal) do
       # The strata from coarse to fine.
       self::BANDS = %w[Context Concept Logical Physical Detail].freeze
-      self::PARTS = %w[labels parallels pictures].freeze
+      self::PARTS = %w[labels parallels pictures numbers].freeze
 
       def initialize(revision: "A", status: "draft", **rest)
         super(revision:, status:, **rest)

@@ -13,8 +13,6 @@ module Basalt
       # What a flow is called before anybody said what passes.
       UNSAID = "something"
 
-      # What a key of order may be (see Change::OrderKey).
-      ORDER = (-(2**62)..(2**62))
       # The columns of the activity table.
       TABLE = {
         "end who" => "who",
@@ -29,15 +27,12 @@ module Basalt
 
       def self.field(name, type, **rest) = Model::Field.new(name:, type:, **rest)
 
-      # Where somebody stands among those who take part.
-      LANE = field("lane", :integer, range: ORDER, internal: true)
-
       ALL = [
         Model::Kind.new(
           name: "party",
           serving: true,
           ordered: "lane",
-          marked: ->(text) { PhraseGrammar.titled(text) },
+          marked: ->(text) { English::Phrases.titled(text) },
           plural: "parties",
           role: "standing",
           brief: ["nature"],
@@ -53,22 +48,13 @@ module Basalt
             field("standing", :choice, choices: [OUTSIDER, ROLE]),
             field("nature", :choice, choices: NATURES),
             field("decided", :text, label: "decided, because"),
-            LANE
+            Systems::LANE
           ]
         ),
-        Model::Kind.new(
-          name: "system",
-          ordered: "lane",
-          marked: ->(text) { PhraseGrammar.titled(text) },
-          plural: "systems",
-          nouns: {
-            "system" => {}
-          },
-          fields: [field("owner", :text), field("purpose", :text), LANE]
-        ),
+        Systems::KIND,
         Model::Kind.new(
           name: "process",
-          marked: ->(text) { PhraseGrammar.done(text) },
+          marked: ->(text) { English::Phrases.done(text) },
           plural: "processes",
           nouns: {
             "process" => {}
@@ -82,7 +68,7 @@ module Basalt
         Model::Kind.new(
           name: "store",
           serving: true,
-          marked: ->(text) { PhraseGrammar.titled(text) },
+          marked: ->(text) { English::Phrases.titled(text) },
           plural: "stores",
           nouns: {
             "store" => {}
@@ -127,7 +113,7 @@ module Basalt
             field("processing", :flag, label: "processes information"),
             field("gives", :text),
             field("occasion", :text, label: "when"),
-            field("row", :integer, range: ORDER, internal: true)
+            field("row", :integer, range: Systems::ORDER, internal: true)
           ]
         ),
         Model::Kind.new(name: "information", plural: "information", nouns: { "information" => {} }, fields: [field("meaning", :text)]),

@@ -56,17 +56,6 @@ module Basalt
         )
       end
 
-      # A quality that tells a fact in words around one of its choices.
-      def self.chosen(kind, pattern, fact, &words)
-        quality(
-          kind,
-          pattern,
-          take: ->(context, element, said) { context.set(element.id, fact, said[fact.to_sym]) },
-          tell: ->(_, element) { element[fact] ? [words.call(element[fact])] : [] },
-          clear: ->(context, element, _) { context.set(element.id, fact, nil) }
-        )
-      end
-
       APART =
         quality(
           "process",
@@ -100,14 +89,14 @@ module Basalt
         APART,
         quality("process", "position <position:integer>"),
         quality("process", "done by <performer:words>"),
-        quality(%w[process system], "purpose <purpose:words>"),
-        quality("system", "owned by <owner:words>"),
+        quality("process", "purpose <purpose:words>"),
+        *Systems::QUALITIES,
         quality("store", "holds <holds:words>"),
         quality("information", "meaning <meaning:words>"),
-        chosen("party", "a|an <nature:nature>", "nature") { |nature| [English.article(nature), nature] },
+        Statements::Quality.chosen("party", "a|an <nature:nature>", "nature") { |nature| [English.article(nature), nature] },
         quality("flow", "over <protocol:words>"),
         quality("flow", "owned by <owner:words>"),
-        chosen("flow", "state <state:flow_state>", "state") { |state| ["state", state] },
+        Statements::Quality.chosen("flow", "state <state:flow_state>", "state") { |state| ["state", state] },
         quality("activity", "processing", fact: "processing"),
         GIVING,
         quality("activity", "when <occasion:words>"),

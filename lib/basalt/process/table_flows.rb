@@ -22,7 +22,7 @@ module Basalt
             next unless row["gives"]
 
             who, to = row.target("who"), Acts.receiver(row)
-            name = PhraseGrammar.bare(row["gives"])
+            name = English::Phrases.bare(row["gives"])
             if outside?(who)
               [who, @process.id, name, row] unless to && outside?(to)
             elsif to && outside?(to)
@@ -47,7 +47,7 @@ module Basalt
       def passed(row)
         from = row.container_id || receiving(row)
         to = Acts.receiver(row)
-        name = PhraseGrammar.bare(row["gives"])
+        name = English::Phrases.bare(row["gives"])
         return row.target("who"), from, name, row if outside?(row.target("who"))
         return from, to, name, row if to && outside?(to)
 

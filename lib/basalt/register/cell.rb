@@ -60,7 +60,7 @@ module Basalt
       def reference(text)
         name = text.strip
         context = Statements::Context.new(@set, sheet_id: @sheet.id)
-        found = context.find(name, @column.kinds)
+        found = context.find(name, @column.kinds).select { |one| one.description.local.nil? || @set.shown?(@sheet.id, one.id) }
         found = [Statements::AnythingSlot.find(context, name, @column.kinds)].compact if found.empty? && !name.empty?
         found += unnamed(name) if found.empty?
         found << made(name) if found.empty? && @column.makes && !name.empty?

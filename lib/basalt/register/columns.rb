@@ -80,7 +80,7 @@ module Basalt
 
       # The place of a relation that is in order among others.
       def row(description)
-        if description.ordered && description.relation?
+        if description.ordered && description.relation? && description.local.nil?
           [Model::Field.new(name: description.ordered, type: :integer, range: 1..99_999)]
         else
           []
@@ -88,7 +88,8 @@ module Basalt
       end
 
       def place(description)
-        description.containers.any? ? [Column.new(key: "container", title: "in", type: :reference, kinds: description.containers)] : []
+        description.containers.any? && description.local.nil? ? [Column.new(key: "container", title: "in", type: :reference,
+                                                                            kinds: description.containers)] : []
       end
 
       def assumed = Column.new(key: "assumed", title: "assumed", type: :flag)

@@ -3,22 +3,31 @@
 module Basalt
   module Statements
     # Statements that say something in common stand in a block: it opens with what that is and a colon, holds lines and
-    # further blocks, and closes with +end+. A line in it is understood as if it said that itself, unless it says otherwise.
+    # further blocks, and closes with +end+. A line in it is understood as if it said that itself, unless it says otherwise. Where lines
+    # stand in order, some of them too go on until +end+; these and their ends are lines like the others.
     module Blocks
       CLOSE = "end"
       INDENT = "  "
+      # At most so many stand in each other.
+      DEPTH = 100
       # A line in its text, the head of the innermost block that it stands in, and whether it opens or closes one.
       Piece = Value.of(:text, :head, :mark)
 
       module_function
 
       # @param lines [Array<String>]
+      # @param notation_name [String, nil] of the sheet on which the first of them stand
+      # @param whole [Boolean] whether the lines are all there are, and what they open is closed in them
       # @return [Array<Piece>] one for each line
       # @raise [Misread] with the number of the line, where a block is not closed, or something is closed that is not open
-      def of(lines)
+      def of(lines, notation_name = nil, whole: true)
         open = []
-        pieces = lines.each_with_index.map { |line, index| piece(line, index + 1, open) }
-        raise Misread.new("“#{open.last[0]}:” is not closed; there could stand “#{CLOSE}”", line: open.last[1]) if open.any?
+        pieces = lines.each_with_index.map do |line, index|
+          notation_name = opened(line) || notation_name
+          piece(line, index + 1, open, notation_name, whole)
+        end
+        left = whole ? open.last : open.reverse.find { |one| !one.spans }
+        raise Misread.new("“#{left.words}” is not closed; there could stand “#{CLOSE}”", line: left.number) if left
 
         pieces
       end
@@ -50,18 +59,52 @@ module Basalt
         fold(told.map { |id, lines| [id, lines, lines.one? ? heads(unparser, id) : []] }, 0)
       end
 
+      # What is open: the head of a block, or a line that +spans+ those up to its end.
+      Open = Value.of(:head, :words, :number, :spans)
+      private_constant :Open
+
       class << self
         private
 
-        def piece(line, number, open)
+        def piece(line, number, open, notation_name, whole)
+          around = open.reject(&:spans).last&.head
           if (found = Blocks.head(line))
-            open << [found, number]
-            return Piece.new(text: line, head: open[-2]&.first, mark: :open)
+            put(open, Open.new(head: found, words: "#{found}:", number:))
+            return Piece.new(text: line, head: around, mark: :open)
           end
-          return Piece.new(text: line, head: open.last&.first) unless line.strip == CLOSE
-          raise Misread.new("there is no block to end here", line: number) if open.empty?
+          put(open, Open.new(words: line.strip, number:, spans: true)) if spans?(line, notation_name)
+          return Piece.new(text: line, head: around) unless line.strip == CLOSE
 
-          Piece.new(text: line, head: open.pop[0], mark: :close)
+          closed(line, number, open, notation_name, whole)
+        end
+
+        def put(open, one)
+          raise Misread.new("blocks stand in each other at most #{DEPTH} deep", line: one.number) if open.length >= DEPTH
+
+          open << one
+        end
+
+        def spans?(line, notation_name)
+          words = Grammar.spanning(notation_name)
+          words.any? && words.include?(line.split(" ", 2).first)
+        end
+
+        # @return [String, nil] the notation of the sheet that a line opens
+        def opened(line)
+          return unless line.lstrip.start_with?("sheet ")
+
+          tokens = Tokens.of(line)
+          colon = tokens.index { |token| token.mark? && token.text == ":" } or return
+          tokens.drop(colon + 1).take_while(&:word?).map(&:text).join(" ")
+        end
+
+        def closed(line, number, open, notation_name, whole)
+          one = open.pop
+          # What was opened before these lines is closed by them.
+          return Piece.new(text: line) if one&.spans || (one.nil? && !whole && Grammar.spanning(notation_name).any?)
+          raise Misread.new("there is no block to end here", line: number) unless one
+
+          Piece.new(text: line, head: one.head, mark: :close)
         end
 
         def says_itself?(piece, context)

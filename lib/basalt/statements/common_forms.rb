@@ -22,13 +22,15 @@ module Basalt
           )
         end
 
-      VIEWS = { "labels hidden" => "labels", "parallels folded" => "parallels", "pictures shown" => "pictures" }.freeze
+      VIEWS = { "labels hidden" => "labels", "parallels folded" => "parallels", "pictures shown" => "pictures",
+                "numbers shown" => "numbers" }.freeze
 
       ALL = [
         Form.new("project <name:name>") { |context, said| context.draft.name_project(said[:name]) },
         Form.new("sheet <name:new> : <notation:notation> {sheet}") do |context, said|
           context.sheet_id = OpenSheet.of(context, said[:name], said[:notation])
           context.qualify(context.sheet, said)
+          context.sheet.notation.begun(context.draft, context.sheet)
         end,
         Form.new(
           "note on <thing:anything> : <text:text>",
@@ -98,7 +100,10 @@ module Basalt
           take: ->(context, sheet, said) do
             context.draft.apply(Change::SetSubject.new(sheet_id: sheet.id, element_id: said[:subject].id))
           end,
-          tell: ->(unparser, sheet) { sheet.subject_id ? [["about", unparser.thing(sheet.subject_id)]] : [] }
+          tell: ->(unparser, sheet) do
+            told = sheet.subject_id && sheet.notation.own_subject(unparser.set, sheet) != sheet.subject_id
+            told ? [["about", unparser.thing(sheet.subject_id)]] : []
+          end
         )
       QUALITIES = ([ABOUT, DRAWN] + LEVELS + SAID + SHOWN + LAID_OUT).freeze
     end

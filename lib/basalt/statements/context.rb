@@ -18,8 +18,15 @@ module Basalt
         @said_by = said_by
       end
 
-      attr_reader :draft
-      attr_accessor :sheet_id
+      attr_reader :draft, :sheet_id
+
+      # Where the next line of what is in order goes, on the sheet that is spoken of; nil until something was said of it.
+      attr_accessor :cursor
+
+      def sheet_id=(id)
+        @cursor = nil unless id == @sheet_id
+        @sheet_id = id
+      end
 
       def sheet = sheet_id && draft.sheets[sheet_id]
 
@@ -50,9 +57,12 @@ module Basalt
 
       # Finds or makes what is declared, and shows it on the sheet.
       def declare(kind, name, facts, captures)
-        known = same(kind, name, facts, captures)
+        local = kind.local && here(kind)
+        known = local ? standing(kind, name, local) : same(kind, name, facts, captures)
         known && facts.each { |fact, value| set(known.id, fact, value) unless known[fact] == value }
-        element = known ? settled(known.id, kind) : add(kind.name, name:, facts:, container_id: place(captures)&.id || subject(kind))
+        container_id = local || place(captures)&.id || subject(kind)
+        element = known ? settled(known.id, kind) : add(kind.name, name:, facts:, container_id:)
+        outermost << element.id if outermost?(captures)
         show(element)
         element
       end
@@ -92,6 +102,14 @@ module Basalt
 
       private
 
+      # @raise [Mistake] where no sheet could hold it
+      def here(kind)
+        kind.local.call(draft, sheet) or raise Mistake, "a #{kind.name} belongs to the sheet that it is declared on"
+      end
+
+      def standing(kind, name, container_id) =
+        draft.named(Model::Names.clean(name)).find { |element| element.kind == kind.name && element.container_id == container_id }
+
       def same(kind, name, facts, captures)
         found =
           draft
@@ -101,9 +119,17 @@ module Basalt
             end
         return found.first unless kind.distinct_by.include?("container")
 
-        place = place(captures) or return found.one? ? found.first : found.find { |element| element.container_id.nil? }
-        found.find { |element| element.container_id == place.id } || found.find { |element| element.container_id.nil? }
+        loose = found.find { |element| element.container_id.nil? }
+        return loose if outermost?(captures)
+
+        place = place(captures) or return found.one? ? found.first : loose
+        found.find { |element| element.container_id == place.id } || (loose unless outermost.include?(loose&.id))
       end
+
+      def outermost?(captures) = captures.fetch(:qualities, []).any? { |quality, _| quality.outermost? }
+
+      # What was said to be in nothing is not what is in a place.
+      def outermost = @outermost ||= Set.new
 
       # What has no place yet is in what its sheet is about.
       def settled(id, kind)
@@ -115,7 +141,10 @@ module Basalt
       end
 
       # What the sheet is about, where it holds what is declared on the sheet.
-      def subject(kind) = sheet&.subject_id && sheet.notation.within?(kind.name) ? sheet.subject_id : nil
+      def subject(kind)
+        about = sheet&.subject_id && draft.element(sheet.subject_id)
+        about.id if about && sheet.notation.within?(kind.name) && kind.containers.include?(about.kind)
+      end
 
       def place(captures)
         captures.fetch(:qualities, []).filter_map { |_quality, values| values[:container] }.first

@@ -24,7 +24,7 @@ module Basalt
         if @token&.unclosed?
           return Misread.new("the quote is not closed", word: @token.text[0, 40], expected: ['a closing "'], at: @token.from)
         end
-        return Misread.new(@matcher.refusal, word: @token&.text, at:) if @matcher.refusal
+        return Misread.new(@matcher.refusal, word: @token&.text, at: @matcher.letter || at) if @matcher.refusal
 
         close = nearest
         Misread.new(reason, word: @token&.text, expected:, nearest: close, example: example(close), at:)

@@ -30,12 +30,15 @@ module Basalt
       #
       # @param draft [Change::Draft] not to be used when it is refused
       # @return [Change::Draft]
+      # @param cursor [Object, nil] see Context#cursor; where the first line that stands in order goes
+      # @yieldparam context [Context] when all is said
       # @raise [Misread] with the line number; of several lines all of them
-      def into(draft, sheet_id: nil)
+      def into(draft, sheet_id: nil, cursor: nil)
         @misread = {}
-        @pieces = Blocks.of(@lines)
+        @pieces = Blocks.of(@lines, draft.sheets[sheet_id.to_s]&.notation_name, whole: sheet_id.nil?)
         declare(draft)
         context = Context.new(draft, sheet_id:)
+        context.cursor = cursor
         later = []
         each_statement do |line, number, piece|
           on_line(number) do
@@ -46,12 +49,15 @@ module Basalt
             end
           end
         end
+        context.sheet_id = sheet_id
+        context.cursor = cursor
         last = later.reject { |line| take_on(context, *line) { |form| !form.late? } && !@misread.key?(line[1]) }
         # What another line makes is there by now.
-        last.each { |_, number, _| @misread.delete(number) }
-        last.each { |line| take_on(context, *line) { true } }
+        why = last.to_h { |_, number, _| [number, @misread.delete(number)] }
+        last.each { |line| take_on(context, *line) { |form| in_its_place?(form, line[1], why) } }
         raise Misread.all(@misread.sort.map(&:last)) if @misread.any?
 
+        yield context if block_given?
         draft
       end
 
@@ -66,6 +72,14 @@ module Basalt
 
         _, read, said = Line.read(line, context)
         read.nil? || (!read.declares.nil? && said.fetch(:qualities, []).none? { |quality, _| quality.late? })
+      end
+
+      # What stands in order cannot be said after what follows it.
+      def in_its_place?(form, number, why)
+        return true unless form.ordered
+
+        @misread[number] = why[number]
+        false
       end
 
       def take_on(context, piece, number, sheet_id, &)
@@ -93,7 +107,8 @@ module Basalt
 
           on_line(number) do
             form, said, joined = Declaration.of(line, context)
-            next unless form
+            # What belongs to its sheet is made where it stands.
+            next if form.nil? || form.declares[0].local
             next waiting << line if joined
 
             waiting << line unless placed?(form) ? placed_now?(line, context) : make(form, said, context)

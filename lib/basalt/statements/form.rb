@@ -4,9 +4,12 @@ module Basalt
   module Statements
     # One sentence that can be said: its pattern and what it does. The block gets the
     # context and the captured values. +declares+ is the kind and facts it makes; +retract+ takes
-    # back what the sentence said, all of it or what another sentence in its place does not say.
+    # back what the sentence said, all of it or what another sentence in its place does not say. Where lines stand in order, +ordered+
+    # tells of the captures what the line says there; one that +opens+ something goes on until it is closed.
     class Form
-      def initialize(source, declares: nil, retract: nil, late: false, heads: nil, &action)
+      def initialize(source, declares: nil, retract: nil, late: false, heads: nil, ordered: nil, opens: false, &action)
+        @ordered = ordered
+        @opens = opens
         @late = late
         @heads = heads
         @source = source
@@ -17,7 +20,9 @@ module Basalt
 
       # @return [Quality, nil] what the lines say of a block that it opens
       attr_reader :heads
-      attr_reader :source, :declares, :retract, :action
+      attr_reader :source, :declares, :retract, :ordered, :action
+
+      def opens? = @opens
 
       # @return [Boolean] whether in a text it is understood after all others, whatever its place
       def late? = @late
@@ -33,6 +38,12 @@ module Basalt
         first = nodes.first
         first.is_a?(Pattern::Literal) ? first.words : []
       end
+
+      # @return [Boolean] whether there are words without which a line has another form
+      def words_of_its_own? = needed.any?
+
+      # @return [Boolean] whether it begins with whatever can be spoken of
+      def about_anything? = nodes.first.is_a?(Pattern::Slot) && nodes.first.slot == :anything
 
       private
 

@@ -10,14 +10,15 @@ module Basalt
           @forms ||= (CommonForms::ALL + declarations + Families.gather(:forms) + block_heads).freeze
         end
 
-        # @return [Array<Form>] forms to try for a line that begins with this word
-        def forms_for(word)
+        # @param sheet [Model::Sheet, nil] on which the line is said
+        # @return [Array<Form>] forms to try for a line that begins with this word; those that begin with a name in the order in which
+        #   they are likely there (see #rank)
+        def forms_for(word, sheet = nil)
           @by_opening ||=
             forms.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |form, table|
               form.openings.each { |opening| table[opening.split.first] << form }
             end
-          @open_forms ||= forms.select { |form| form.openings.empty? }
-          @by_opening.fetch(word, []) + @open_forms
+          @by_opening.fetch(word, []) + open_forms(sheet&.notation_name)
         end
 
         # @return [Array<Form>] of those the ones that declare something; each begins with a word of its own
@@ -45,6 +46,16 @@ module Basalt
         # @return [Set<String>] words with which a line begins that opens a block
         def block_words =
           @block_words ||= Families.gather(:qualities).select(&:blocks).flat_map { |quality| first_words(quality.nodes) }.to_set
+
+        # @param notation_name [String, nil]
+        # @return [Set<String>] words with which a line begins, on such a sheet, that goes on until it is closed
+        def spanning(notation_name)
+          @spanning ||= Hash.new do |table, name|
+            scripted = Model::Catalogue.notations[name]&.scripted?
+            table[name] = (scripted ? Families.of_notation(name).forms.select(&:opens?).flat_map(&:openings) : []).to_set
+          end
+          @spanning[notation_name]
+        end
 
         # @return [Set<String>] words with which a quality that waits begins
         def late_words
@@ -86,6 +97,27 @@ module Basalt
         end
 
         private
+
+        def open_forms(notation_name)
+          @open_forms ||=
+            Hash.new do |table, name|
+              own = name ? Families.of_notation(name).forms : []
+              table[name] = forms.select { |form| form.openings.empty? }.sort_by.with_index { |form, index| [rank(form, own), index] }
+            end
+          @open_forms[notation_name]
+        end
+
+        # What the family of the sheet says comes first, then what is said of anything; what has no word of its own, as sentences
+        # with any verb, takes only what neither of these is.
+        def rank(form, own)
+          return 0 if CommonForms::ALL.include?(form)
+
+          mine = own.include?(form)
+          return 1 if mine && form.words_of_its_own?
+          return 2 if form.about_anything?
+
+          mine ? 3 : 4
+        end
 
         # The head of a block does nothing by itself: its lines say it.
         def block_heads =

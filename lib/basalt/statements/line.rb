@@ -42,13 +42,20 @@ module Basalt
       # @return [Array(Matcher, Form, Hash)] form and captures are nil when nothing fits
       def read(text, context)
         matcher = Matcher.new(text, context)
-        forms = Grammar.forms_for(matcher.token(0)&.text)
-        form, said = first(forms.select { |one| one.possible?(matcher.words) }, matcher)
+        form, said = fitting(matcher)
         return [matcher, form, said] if form
 
         # Why nothing fits is told by how far each of them came.
         matcher = Matcher.new(text, context)
-        [matcher, *first(forms, matcher)]
+        [matcher, *first(Grammar.forms_for(matcher.token(0)&.text, context.sheet), matcher)]
+      end
+
+      # @return [Array(Form, Hash)] nil where nothing fits, and it does not matter why
+      def understood(text, context) = fitting(Matcher.new(text, context))
+
+      def fitting(matcher)
+        forms = Grammar.forms_for(matcher.token(0)&.text, matcher.context.sheet)
+        first(forms.select { |one| one.possible?(matcher.words) }, matcher)
       end
 
       # @return [Array(Form, Hash)] the first that fits, and what it captures
@@ -59,7 +66,7 @@ module Basalt
         end
         [nil, nil]
       end
-      private_class_method :first
+      private_class_method :first, :fitting
     end
   end
 end

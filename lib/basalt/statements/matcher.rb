@@ -20,8 +20,8 @@ module Basalt
       end
 
       # +expected+ is what could stand at the +furthest+ token, +named+ the kinds that each of that names; +went+ is the form
-      # that came so far, and +refusal+ a reason that outweighs what was expected.
-      attr_reader :text, :tokens, :context, :form, :furthest, :expected, :kinds, :named, :went, :refusal
+      # that came so far, and +refusal+ a reason that outweighs what was expected, +letter+ where within a word it counts.
+      attr_reader :text, :tokens, :context, :form, :furthest, :expected, :kinds, :named, :went, :refusal, :letter
 
       def token(at) = @tokens[at]
 
@@ -62,7 +62,7 @@ module Basalt
           @expected = []
           @kinds = []
           @named = {}
-          @refusal = nil
+          @refusal = @letter = nil
         end
         @expected |= [label]
         @kinds |= kinds
@@ -71,9 +71,11 @@ module Basalt
       end
 
       # Notes a reason that outweighs all expectations unless something reads further.
-      def refuse(at, reason)
+      #
+      # @param letter [Integer, nil] of the line (from 0) at which it stops making sense, where that is within a word
+      def refuse(at, reason, letter: nil)
         expect(at, reason)
-        @refusal = reason if at == @furthest
+        @refusal, @letter = reason, letter if at == @furthest
         nil
       end
 
@@ -107,6 +109,17 @@ module Basalt
         stops = @form.declares ? Grammar.verbs : []
         stops.include?(token.text) || Grammar.first_words(following).include?(token.text) || slot_stops(following, token)
       end
+
+      # @return [Boolean] whether the word begins qualities in front of which a new name stands, and is none by itself
+      def begins_only?(token, following)
+        lists = (following + @tail).grep(Pattern::Qualities)
+        found = lists.flat_map { |list| Grammar.qualities(list.kind) }.select { |one| Grammar.first_words(one.nodes).include?(token.text) }
+        found.any? && found.none? { |one| one.nodes.one? }
+      end
+
+      # @return [Boolean] whether what is named in front of these nodes is called by a phrase
+      def phrased?(following) =
+        (following + @tail).grep(Pattern::Qualities).any? { |list| Model::Catalogue.kinds[list.kind]&.phrased }
 
       private
 

@@ -19,7 +19,20 @@ module Basalt
         odd = words.index { |word| word.text.include?(":") }
         return matcher.refuse(at + odd, "“#{Model::Names.short(words[odd].text)}” holds a colon: put the name in double quotes") if odd
 
+        longer = longer(matcher, rest, at + words.length)
+        yield Naming.new([*words, longer].map(&:text).join(" ")), at + words.length + 1 if longer
         yield Naming.new(words.map(&:text).join(" ")), at + words.length
+      end
+
+      private
+
+      # A word that is there twice is the last of the name too, as in +Sign in in Work Desk+; where names are phrases, also one behind
+      # which nothing of what it could begin stands.
+      def longer(matcher, rest, at)
+        token, other = matcher.token(at), matcher.token(at + 1)
+        return unless token&.word? && matcher.begins_only?(token, rest)
+
+        token if (other&.word? && other.text == token.text) || ((other.nil? || other.mark?) && matcher.phrased?(rest))
       end
     end
   end

@@ -6,6 +6,20 @@ module Basalt
     # that its pattern captures (a pattern of words alone sets the flag +fact+), and is told
     # by filling the pattern again.
     class Quality
+      # One that tells a fact in words around one of its choices.
+      #
+      # @yieldparam value [String] of the fact
+      # @yieldreturn [Array<String>] parts to say
+      def self.chosen(kinds, source, fact, &words)
+        new(
+          kinds,
+          source,
+          take: ->(context, element, said) { context.set(element.id, fact, said[fact.to_sym]) },
+          tell: ->(_, element) { element[fact] ? [words.call(element[fact])] : [] },
+          clear: ->(context, element, _) { context.set(element.id, fact, nil) }
+        )
+      end
+
       # @param kinds [String, Array<String>] kinds that carry it
       # @param source [String] its pattern
       # @param fact [String, nil] the flag it sets
@@ -14,8 +28,10 @@ module Basalt
       # @param clear [#call, nil] gets context, element and captures, and takes back what was said
       # @param blocks [#call, nil] gets set and element and returns the ids of what it is in by this quality, the outermost first:
       #   what several say of the same stands in a block (see Blocks)
+      # @param outermost [Boolean] whether it says that something is in nothing, whatever else of its name there is
       # @param late [Boolean] whether it joins to something else: in a text it waits until everything is declared
-      def initialize(kinds, source, fact: nil, take: nil, tell: nil, clear: nil, late: false, blocks: nil)
+      def initialize(kinds, source, fact: nil, take: nil, tell: nil, clear: nil, late: false, blocks: nil, outermost: false)
+        @outermost = outermost
         @late = late
         @blocks = blocks
         @kinds = Array(kinds)
@@ -29,6 +45,7 @@ module Basalt
       attr_reader :kinds, :source, :blocks
 
       def late? = @late
+      def outermost? = @outermost
       def nodes = @nodes ||= Pattern.compile(source)
 
       def take(context, element, captures)

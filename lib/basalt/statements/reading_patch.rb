@@ -29,8 +29,12 @@ module Basalt
         @told =
           Unparser.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
         @edited = EditedSentence.new(@set, @sheet_id, @told, @after)
-        struck, rest = EditedLines.new(@set, @sheet_id, @before, @after).hunks.partition { |hunk| hunk.text.nil? }
+        script = notation.scripted? ? EditedScript.new(@set, @sheet_id, @before, @after) : nil
+        before, after = script ? script.rest : [@before, @after]
+        struck, rest = EditedLines.new(@set, @sheet_id, before, after).hunks.partition { |hunk| hunk.text.nil? }
         say_all(draft, rest.sort_by { |hunk| [turn(hunk), hunk.index] })
+        script&.into(draft)
+        @refused.concat(script.refused) if script
         struck.each { |hunk| attempt(draft, hunk) { |trial| @edited.delete(trial, hunk.old) } }
         MovedLines.new(draft, @sheet_id, @after.each_with_index.map { |line, index| @made[index] || @told[line] }).settle
         draft
@@ -45,7 +49,7 @@ module Basalt
         @before, @after =
           @lines
             .values_at(:before, :after)
-            .map { |lines| Blocks.of(lines).map { |piece| piece.mark ? "" : Blocks.whole(piece, context(@set)).strip } }
+            .map { |lines| Blocks.of(lines, notation.name).map { |piece| piece.mark ? "" : Blocks.whole(piece, context(@set)).strip } }
         true
       rescue Misread => e
         @refused << Refused.new(index: e.line - 1, text: @lines[:after][e.line - 1].to_s.strip, reason: e.on_line(nil).message)
@@ -92,6 +96,7 @@ module Basalt
         end
       end
 
+      def notation = @set.sheets[@sheet_id].notation
       def context(set) = Context.new(set, sheet_id: @sheet_id)
       def read(set, line) = Line.read(line, context(set))
       def say(draft, line) = Document.new(line).into(draft, sheet_id: @sheet_id)

@@ -24,7 +24,8 @@ module Basalt
           next if elements.empty?
 
           by_place(matcher, elements, after, &found)
-          if elements.length == 1 then yield elements.first, after
+          one = noun ? in_no_place(elements) : elements
+          if one.length == 1 then yield one.first, after
           else matcher.refuse(after, ambiguity(matcher, name, elements))
           end
         end
@@ -42,15 +43,29 @@ module Basalt
         end
       end
 
-      def by_place(matcher, elements, at, &found)
-        return unless matcher.token(at)&.literal?("of")
+      # Kind and name mean what its declaration does: of several the one that is in nothing.
+      def in_no_place(elements) = elements.select { |one| one.container_id.nil? }.then { |outer| outer.one? ? outer : elements }
 
-        places = elements.filter_map { |element| element.container_id && matcher.context.draft.element(element.container_id) }.uniq
+      def by_place(matcher, elements, at, &found)
+        held(matcher, elements.map { |element| [element, place(matcher, element)] }.select(&:last), at, &found)
+      end
+
+      # As many places as it takes, each in the next one: +Row 2 of Hall of North+.
+      #
+      # @param pairs [Array<Array(Model::Element, Model::Element)>] what may be meant, and the place that is named next
+      def held(matcher, pairs, at, &found)
+        return unless pairs.any? && matcher.token(at)&.literal?("of")
+
         names_at(matcher, at + 1).each do |name, after|
-          inside = elements.select { |element| places.any? { |place| place.id == element.container_id && place.name == name } }
-          found.call(inside.first, after) if inside.one?
+          inside = pairs.select { |_, place| place.name == name }
+          held(matcher, inside.filter_map { |one, place| place(matcher, place)&.then { |outer| [one, outer] } }, after, &found)
+          # Of several the one whose place is in none: no more places are named.
+          one = inside.one? ? inside : inside.select { |_, place| place.container_id.nil? }
+          found.call(one.first.first, after) if one.one?
         end
       end
+
+      def place(matcher, element) = element.container_id && matcher.context.draft.element(element.container_id)
 
       # Runs of words, longest first, that could be a name here.
       def names_at(matcher, at)

@@ -17,10 +17,15 @@ module Basalt
         @set = set
         @context = Context.new(set)
         @shapes = {}
+        @rungs = {}
         @told = {}
       end
 
       attr_reader :set
+
+      # @param notations [Array<String>]
+      # @return [Boolean] whether it tells what stands on a sheet of one of these
+      def on?(*notations) = @context.sheet_id && notations.include?(@context.sheet.notation_name)
 
       # @return [String] the whole project, with blocks
       def project
@@ -31,17 +36,24 @@ module Basalt
       end
 
       # @return [Array<String>] the sentences of one sheet, with blocks
-      def sheet(sheet_id) = Blocks.around(self, sentences(sheet_id)).flat_map(&:last)
+      def sheet(sheet_id) = Blocks.around(self, sentences(sheet_id)).flat_map(&:last) + script(sheet_id).map(&:last)
 
-      # @return [Array<Array(String, Array<String>)>] id of an element, and the sentences about it, in order
+      # @return [Array<Array(String, String)>] lines that stand in order, each with the id of what it tells of, if it tells of something
+      def script(sheet_id)
+        @context.sheet_id = sheet_id
+        found = set.sheets[sheet_id].notation.script(set, sheet_id)
+        found && (@scripts ||= Set.new).add?(found.key) ? found.told(self) : []
+      end
+
+      # @return [Array<Array(String, Array<String>)>] id of an element, and the sentences about it, in order; without those lines
       def sentences(sheet_id)
         @context.sheet_id = sheet_id
-        known, fresh = in_order(set.things_on(sheet_id)).partition { |thing| @told[thing.id] }
+        known, fresh = in_order(unscripted(set.things_on(sheet_id))).partition { |thing| @told[thing.id] }
         # What was told before is told again in the order in which it was.
         things = in_order(known) { |thing| @told[thing.id] } + fresh
         told = things.map { |thing| [thing.id, declaration(thing)] }
         told +=
-          in_order(relations(sheet_id))
+          in_order(unscripted(relations(sheet_id)))
             .reject { |relation| told_elsewhere?(sheet_id, relation) }
             .map { |relation| [relation.id, tell(relation)] }
         told += things.map { |thing| [thing.id, emphasis(sheet_id, thing)] }
@@ -52,7 +64,10 @@ module Basalt
       #
       # @return [Array<Array<Array(String, Array<String>)>>] the sentences of what is joined, and of what there is (see
       #   #sentences), with blocks; a line that opens or closes one has no id
-      def reading(sheet_id) = sentences(sheet_id).partition { |id, _| set.element(id).relation? }.map { |told| Blocks.around(self, told) }
+      def reading(sheet_id)
+        joined, things = sentences(sheet_id).partition { |id, _| set.element(id).relation? }.map { |told| Blocks.around(self, told) }
+        [joined + script(sheet_id).map { |id, line| [id, [line]] }, things]
+      end
 
       # @return [String] what opens a block in which the quality says that things are in this
       def block_head(quality, element_id)
@@ -115,6 +130,12 @@ module Basalt
         set.relations_on(sheet_id) | (notation.gathers? ? notation.lines_on(set, sheet_id) : [])
       end
 
+      # What lines in order tell of is told nowhere else.
+      def unscripted(elements)
+        @scripted ||= Model::Catalogue.notations.values.flat_map(&:script_kinds).to_set
+        elements.reject { |element| @scripted.include?(element.kind) }
+      end
+
       # What is in order among others of its kind is told in that order.
       def in_order(elements, &place)
         place ||= :ordinal.to_proc
@@ -132,14 +153,21 @@ module Basalt
       # What stands on no sheet is told before the first, and so is what holds something that is told before it would be.
       def loose
         @context.sheet_id = nil
-        elements = set.elements.each.sort_by(&:ordinal)
+        elements = unscripted(set.elements.each).sort_by(&:ordinal)
         things = elements.reject { |element| element.relation? || element.owner_id }
         told = places_told(things)
         things = things.select { |thing| told[thing.id] == LOOSE }
         relations =
           elements.select { |element| element.relation? && set.sheet_list.none? { |sheet| set.drawn_between?(sheet.id, element) } }
-        things.sort_by { |thing| [depth(thing), thing.ordinal] }.flat_map { |thing| declaration(thing) } +
+        things.sort_by { |thing| [depth(thing), thing.ordinal] }.flat_map { |thing| needed(declaration(thing), thing) } +
           relations.flat_map { |element| relation(element) }
+      end
+
+      # A sheet makes what it is about by itself, where nothing else is said of that.
+      def needed(lines, thing)
+        return lines unless lines == [short(thing)]
+
+        set.sheets_about(thing.id).any? { |sheet| sheet.notation.own_subject(set, sheet) == thing.id } ? [] : lines
       end
 
       LOOSE = -1
@@ -253,24 +281,52 @@ module Basalt
       # Tries each mention bare before quoted before qualified, the others being at their surest.
       def sure(parts)
         mentions = parts.each_index.select { |index| parts[index].is_a?(Mention) }
+        known = remembered(parts, mentions)
+        return render(parts, known) if known && understood?(parts, known)
+
         ladders = mentions.to_h { |index| [index, ladder(parts[index])] }
         chosen = ladders.transform_values(&:last)
         mentions.each do |index|
           chosen[index] = ladders[index].find { |rung| understood?(parts, chosen.merge(index => rung)) } || ladders[index].last
         end
+        remember(parts, chosen)
         render(parts, chosen)
       end
 
+      # What was told between the same words before is tried as it was told then.
+      #
+      # @return [Hash{Integer => String}, nil] nil where something is spoken of for the first time
+      def remembered(parts, mentions)
+        rungs = mentions.to_h { |index| [index, rung(parts, index)] }
+        rungs unless rungs.value?(nil)
+      end
+
+      def rung(parts, index)
+        one = parts[index]
+        return if one.spoken
+
+        one.name ? bare(one.name).first : @rungs[between(parts, index)]
+      end
+
+      def remember(parts, chosen)
+        chosen.each { |index, rung| @rungs[between(parts, index)] = rung if parts[index].element && !parts[index].spoken }
+      end
+
+      def between(parts, index) =
+        [@context.sheet_id, parts[index].element.id, *[index.positive? ? parts[index - 1] : nil, parts[index + 1]].grep_v(Mention)]
+
       def ladder(mention)
         return stated(mention.element) if mention.spoken && mention.element.relation?
-        return *Path.new(set).of(mention.element), *bare(mention.element.name) if mention.spoken
+        return Path.new(set).of(mention.element).then { |paths| paths.any? ? paths : bare(mention.element.name) } if mention.spoken
 
         text = mention.name || mention.element.name
         bare = Quoting.always?(text) ? [] : [text]
         rungs = bare + [Quoting.quote(text)]
         return rungs if mention.name
 
-        rungs + rungs.flat_map { |rung| ["#{mention.element.noun} #{rung}", *of_place(mention.element, rung)] }
+        kinds = rungs.map { |rung| "#{mention.element.noun} #{rung}" }
+        in_place = (rungs + kinds).map { |rung| of_place(mention.element, rung) }
+        rungs + kinds.zip(in_place).flatten + in_place.drop(rungs.length).flatten
       end
 
       def bare(name) = [*(name unless Quoting.always?(name)), Quoting.quote(name)]
@@ -281,15 +337,17 @@ module Basalt
         [Stating.short(sentence), Quoting.quote(sentence)]
       end
 
+      # Within as many places as it takes.
       def of_place(element, rung)
-        place = element.container_id && set.element(element.container_id)
-        place ? [place.name, Quoting.quote(place.name)].map { |name| "#{rung} of #{name}" } : []
+        place = element.container_id && set.element(element.container_id) or return []
+        named = bare(place.name).map { |name| "#{rung} of #{name}" }
+        named + of_place(place, named.last)
       end
 
       # A sentence about something that is there must not look like one that declares something.
       def understood?(parts, chosen)
         line = render(parts, chosen)
-        _, form, said = Line.read(line, @context)
+        form, said = Line.understood(line, @context)
         form && (form.declares || Declaration.of(line, @context).nil?) &&
           mentioned(said) == parts.grep(Mention).map { |mention| mention.name || mention.element.id }
       rescue Misread

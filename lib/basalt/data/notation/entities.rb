@@ -22,6 +22,7 @@ module Basalt
         def band = "Concept"
         def things = %w[entity meeting]
         def parts = %w[attribute]
+        def rows = %w[entity]
         def part_words(unparser, part) = Describing.words(unparser, part)
         def lines = %w[relationship specialisation participation dependence]
 
@@ -44,12 +45,12 @@ module Basalt
         def draws_line?(set, line) = super && !(line.kind == "dependence" && Dependence.identifying(set, line))
 
         def size(set, thing) =
-          thing.kind == "meeting" ? Lozenge.new(thing.name).then { |shape| [shape.width, shape.height] } : rows(set, thing).size
+          thing.kind == "meeting" ? Lozenge.new(thing.name).then { |shape| [shape.width, shape.height] } : attribute_rows(set, thing).size
 
         def thing_shapes(set, thing, placement)
           return Lozenge.new(thing.name).shapes(placement.box.cx, placement.box.cy) if thing.kind == "meeting"
 
-          rows(set, thing).shapes(placement.box)
+          attribute_rows(set, thing).shapes(placement.box)
         end
 
         def labels(set, line)
@@ -66,7 +67,7 @@ module Basalt
         end
 
         def line_shapes(set, line, route, labels)
-          return super + [Triangle.path(route.reverse)] if line.kind == "specialisation"
+          return super + [Drawing::LineEnds::Triangle.path(route.reverse)] if line.kind == "specialisation"
 
           ends = [[line.ends[0], route], [line.ends[1], route.reverse]]
           super +
@@ -94,7 +95,7 @@ module Basalt
 
           [
             *(:weak if element.kind == "entity" && Dependence.weak?(element)),
-            *(element.kind == "entity" && !@folded ? rows(set, element).marks : [])
+            *(element.kind == "entity" && !@folded ? attribute_rows(set, element).marks : [])
           ]
         end
 
@@ -140,7 +141,7 @@ module Basalt
           mark if Samples::ENDS.any? { |_, *ends| ends == mark.drop(1) }
         end
 
-        def rows(set, entity) = AttributeRows.new(set, entity, folded: @folded)
+        def attribute_rows(set, entity) = AttributeRows.new(set, entity, folded: @folded)
 
         def verbs(set, relationship)
           verbs = [relationship.name, relationship["back"]].compact.join(" / ")

@@ -28,7 +28,11 @@ module Basalt
           end
         end
 
-        def kind = ->(x, y) { [S.polyline([[x + Triangle::LONG, y], [x + WIDE, y]], :line), Triangle.path([[x, y], [x + WIDE, y]])] }
+        def kind
+          triangle = Drawing::LineEnds::Triangle
+          ->(x, y) { [S.polyline([[x + triangle::LONG, y], [x + WIDE, y]], :line), triangle.path([[x, y], [x + WIDE, y]])] }
+        end
+
         def double_box = ->(x, y) { [S.rect(x + 3, y - 8, WIDE - 6, 16, :outline), S.rect(x + 6, y - 5, WIDE - 12, 10, :inner)] }
         def double_line = ->(x, y) { [-1.5, 1.5].map { |side| S.polyline([[x, y + side], [x + WIDE, y + side]], :line) } }
 

@@ -9,6 +9,7 @@ module Basalt
         def name = "tables"
         def things = %w[table view]
         def parts = %w[column]
+        def rows = %w[table]
         def part_words(unparser, part) = Tabling.words(unparser, part)
         def lines = %w[reference]
         def examples = ["table crews", "crews has crew_id bigint key, code varchar(12) required", "crews is unique by code"]

@@ -22,6 +22,38 @@ module Basalt
         # @return [Boolean] whether a thing is there to be joined: not where no lines are drawn, nor what only holds others
         def joins?(thing) = lines.any? && !boundaries.include?(thing.kind)
 
+        # @return [Boolean] whether lines that stand in order tell what is on the sheet
+        def scripted? = false
+
+        # @return [#told, nil] those of a sheet: +told+ answers, for an unparser, pairs of the id of what a line tells of, if it does, and
+        #   the line; two sheets with the same +key+ tell the same
+        def script(_set, _sheet_id) = nil
+
+        # @param _list [Array<Model::Element>]
+        # @return [Array<Model::Element>, nil] in the order in which they stand on a sheet; nil where their keys tell it
+        def in_order(_set, _sheet_id, _list) = nil
+
+        # @return [Array<String>] kinds of what such lines tell of, and nothing else does
+        def script_kinds = []
+
+        # Makes what is on a sheet what lines in order say.
+        #
+        # @param said [Array<Array(#id, Object)>] a row with the id of what it told of before, if it did, and what the line says
+        # @param gone [Array<String>] ids of what no line tells of any more
+        def rescript(_draft, _sheet_id, _said, _gone) = raise(NotImplementedError)
+
+        # +y+ is a height on the sheet, px, +behind_id+ the id of an element.
+        #
+        # @return [Object, nil] where the next of those lines goes (see Statements::Context#cursor): behind an element, or at a height;
+        #   nil at the end
+        def cursor(_draft, _sheet_id, **) = nil
+
+        # @return [String, nil] id of what a sheet is about without anybody having said so
+        def own_subject(_set, _sheet) = nil
+
+        # What a sheet has to have from the beginning.
+        def begun(_draft, _sheet) = nil
+
         # @return [Boolean] whether a thing may stand on a sheet more than once
         def repeatable?(_set, _sheet_id, _thing) = false
 
@@ -39,11 +71,15 @@ module Basalt
 
         # @return [Array<Model::Element>] what of this kind belongs to things and lines of the sheet, and to other parts
         def parts_on(set, sheet_id, kind)
-          (set.things_on(sheet_id) + lines_on(set, sheet_id)).flat_map { |owner| parts_within(set, owner.id, kind) }
+          owners(set, sheet_id).flat_map { |owner| parts_within(set, owner.id, kind) }
         end
 
-        def parts_within(set, owner_id, kind) =
-          set.parts_of(owner_id).flat_map { |part| [(part if part.kind == kind)].compact + parts_within(set, part.id, kind) }
+        # @return [Hash{String => Integer}] how many parts of each kind belong to what is on the sheet
+        def part_counts(set, sheet_id) = owners(set, sheet_id).flat_map { |owner| set.parts_within(owner.id) }.map(&:kind).tally
+
+        def parts_within(set, owner_id, kind) = set.parts_within(owner_id).select { |part| part.kind == kind }
+
+        def owners(set, sheet_id) = set.things_on(sheet_id) + lines_on(set, sheet_id)
 
         # @return [Array(Array<Model::Element>, Array<Model::Element>)] things to lay out, and the lines among them
         def part(set, sheet_id, only)
@@ -57,6 +93,9 @@ module Basalt
 
         # @return [Array<String>] kinds of what belongs to those, with a table of their own in the register
         def parts = []
+
+        # @return [Array<String>] kinds of things whose parts are rows of their symbols, edited as text
+        def rows = []
 
         # @return [Array] parts of a sentence that say what a part of a thing is, behind “has”
         def part_words(_teller, _part) = raise(Mistake, "rows of this kind are not edited as text")

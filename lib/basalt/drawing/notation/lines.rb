@@ -5,6 +5,9 @@ module Basalt
     class Notation
       # Lines: what is said at them, how they are drawn, where they may end at a thing.
       module Lines
+        # @return [Array<String>] kinds of lines that can be drawn from thing to thing
+        def joining = lines
+
         # @return [Array<Label>] the texts at a line
         def labels(_set, _line) = []
 
@@ -25,6 +28,9 @@ module Basalt
 
         # @return [Array] the points along which a line leaves a gap in those beneath it
         def passing(route) = Layout::Polyline.shortened(route, ENDS)
+
+        # @return [Array<Array>] ways that a line is to take where nothing stands there, the best first
+        def preferred_routes(_set, _sheet_id, _line) = []
 
         # @param line [Model::Element] that is to end there
         # @return [Layout::Terminal] where it can end at a thing

@@ -32,6 +32,9 @@ module Basalt
         # @return [Array] shapes of a thing at its placement
         def thing_shapes(_set, _thing, _placement) = raise(NotImplementedError)
 
+        # @return [Array] shapes of what is drawn around what it contains
+        def boundary_shapes(_set, thing, placement) = Boundary.shapes(thing, placement.box)
+
         # @param count [Integer] how many things a collapsed boundary stands for
         # @return [Array(Numeric, Numeric)] width and height, px
         def closed_size(set, thing, _count) = size(set, thing)

@@ -13,7 +13,7 @@ module Basalt
           names = flows.flat_map { |flow| [flow.name, *Composition.parts(set, flow.name)] }.to_set(&:downcase)
           Acts
             .sorted(set.of_kind("activity"))
-            .select { |one| one["gives"] && crossing?(one) && !names.include?(PhraseGrammar.bare(one["gives"]).downcase) }
+            .select { |one| one["gives"] && crossing?(one) && !names.include?(English::Phrases.bare(one["gives"]).downcase) }
             .map do |one|
               finding(
                 [one.id, one.target("who")],
@@ -45,7 +45,7 @@ module Basalt
                 [["from", process.id], ["to", Acts.receiver(one)]]
               end
             )
-          repair("Add it to #{process.name}", Change::Add.new(kind: "flow", name: PhraseGrammar.bare(one["gives"]), ends:))
+          repair("Add it to #{process.name}", Change::Add.new(kind: "flow", name: English::Phrases.bare(one["gives"]), ends:))
         end
       end
     end

@@ -8,9 +8,9 @@ module Basalt
         rule "flow-named-with-verb", :warning, reads: %w[flow], each: "flow", near: 1
 
         def about(flow)
-          return [] unless PhraseGrammar.verb_name?(flow.name)
+          return [] unless English::Phrases.verb_name?(flow.name)
 
-          noun = PhraseGrammar.noun(flow.name)
+          noun = English::Phrases.noun(flow.name)
           [
             finding(
               flow.id,

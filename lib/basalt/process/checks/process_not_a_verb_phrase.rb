@@ -8,7 +8,7 @@ module Basalt
         rule "process-not-a-verb-phrase", :warning, reads: %w[process sheet], each: "process"
 
         def about(process)
-          return [] if process.container_id.nil? || !on_logical_level?(process) || PhraseGrammar.imperative?(process.name)
+          return [] if process.container_id.nil? || !on_logical_level?(process) || English::Phrases.imperative?(process.name)
 
           [
             finding(

@@ -32,7 +32,7 @@ module Basalt
           ids = flow.targets
           row =
             set.of_kind("activity").find { |one| one["gives"] && (ids.include?(one.target("who")) || ids.include?(Acts.receiver(one))) }
-          row && PhraseGrammar.bare(row["gives"])
+          row && English::Phrases.bare(row["gives"])
         end
       end
     end

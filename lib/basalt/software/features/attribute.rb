@@ -14,7 +14,7 @@ module Basalt
           include Written
 
           # @return [String] in UML's textual notation
-          def to_s = written("#{visibility}#{"/" if derived}#{name}", type, default)
+          def to_s = written("#{visibility}#{"/" if derived}#{Notation.spelled(name)}", type, default)
         end
     end
   end

@@ -22,8 +22,6 @@ module Basalt
           def many? = high.nil? || high > 1
 
           def to_s
-            return "*" if low.zero? && high.nil?
-
             low == high ? low.to_s : "#{low}..#{high || "*"}"
           end
         end

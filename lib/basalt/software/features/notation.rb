@@ -13,7 +13,11 @@ module Basalt
         DIRECTIONS = %w[inout in out].freeze
         # Letters of one feature.
         LIMIT = 2000
+        # Letters of a list of features.
+        LISTED = 4000
         NAME = /[\p{L}_$][\p{L}\p{N}_$.?!-]*(?: +[\p{L}\p{N}_$][\p{L}\p{N}_$.?!-]*)*/
+        # A name that is not of this shape stands in double quotes.
+        QUOTED = /"((?:[^"]|"")+)"/
         OPERATOR = /(?:==|===|<=>|<=|>=|<<|>>|\[\]=?|[+\-*\/%<>!~^&|]+)(?=\s*\()/
         CLOSING = { "(" => ")", "[" => "]", "{" => "}", "<" => ">" }.freeze
 
@@ -22,25 +26,43 @@ module Basalt
         # @raise [Unreadable]
         def self.read(text) = new(text).feature
 
+        # @param text [String] features separated by commas
+        # @return [Array<Attribute, Operation>]
+        # @raise [Unreadable]
+        def self.list(text) = new(text, limit: LISTED).features
+
+        # @param text [String] parameters as they stand in the parentheses
+        # @return [Array<Parameter>]
+        # @raise [Unreadable]
+        def self.parameters(text) = new(text).lone_parameters
+
         # @param text [String] of one parameter
         # @return [Parameter]
         # @raise [Unreadable]
         def self.parameter(text) = new(text).lone_parameter
 
-        def initialize(text)
+        def initialize(text, limit: LIMIT)
           @text = text.unicode_normalize(:nfc)
-          raise Unreadable.new(@text, LIMIT, "no more than #{LIMIT} letters") if @text.length > LIMIT
+          raise Unreadable.new(@text, limit, "no more than #{limit} letters") if @text.length > limit
 
           @scanner = StringScanner.new(@text)
         end
 
-        def feature
+        # @return [String] the name as the notation has it
+        def self.spelled(text)
+          plain = text.match?(/\A(?:#{NAME}|#{OPERATOR.source.sub(/\(\?=.*\z/, "")})\z/o)
+          plain ? text : "\"#{text.gsub('"', '""')}\""
+        end
+
+        def feature = one(/\z/).tap { ended }
+
+        def features
+          found = [one(/,/)]
           blank
-          visibility = @scanner.scan(/[+\-#~]/)
-          blank
-          derived = !@scanner.scan(%r{/}).nil?
-          blank
-          found = named(visibility, derived)
+          while @scanner.scan(/,/)
+            found << one(/,/)
+            blank
+          end
           ended
           found
         end
@@ -50,24 +72,49 @@ module Basalt
           parameter(/\z/).tap { ended }
         end
 
+        def lone_parameters
+          blank
+          found = []
+          until @scanner.eos?
+            refuse("a comma") unless found.empty? || @scanner.scan(/,/)
+            blank
+            found << parameter(/,/)
+            blank
+          end
+          found
+        end
+
         private
+
+        # @param last [Regexp] what may follow it
+        def one(last)
+          blank
+          visibility = @scanner.scan(/[+\-#~]/)
+          blank
+          # In front of parentheses it is the operator.
+          derived = !@scanner.scan(%r{/(?!\s*\()}).nil?
+          blank
+          named(visibility, derived, last)
+        end
 
         def blank = @scanner.skip(/\s+/)
         def at = @scanner.charpos
         def refuse(expected) = raise(Unreadable.new(@text, at, expected))
         def ended = blank.then { refuse("nothing more") unless @scanner.eos? }
 
-        def named(visibility, derived)
-          name = (derived ? nil : @scanner.scan(OPERATOR)) || @scanner.scan(NAME) || refuse("a name")
+        def named(visibility, derived, last)
+          name = (derived ? nil : @scanner.scan(OPERATOR)) || name() || refuse("a name")
           blank
-          return operation(visibility, name) if !derived && @scanner.scan(/\(/)
+          return operation(visibility, name, last) if !derived && @scanner.scan(/\(/)
 
-          Attribute.new(visibility:, derived:, name:, **typed(/\z/))
+          Attribute.new(visibility:, derived:, name:, **typed(last))
         end
 
-        def operation(visibility, name)
+        def name = @scanner.scan(QUOTED) ? @scanner[1].gsub('""', '"') : @scanner.scan(NAME)
+
+        def operation(visibility, name, last)
           parameters = parameters()
-          type = optional(/:/) { type(/\z/) }
+          type = optional(/:/) { type(last) }
           Operation.new(visibility:, name:, parameters:, type:, multiplicity: multiplicity(), modifiers: modifiers())
         end
 
@@ -89,7 +136,7 @@ module Basalt
         def parameter(last)
           direction = @scanner.scan(/(?:inout|in|out)(?=\s+\S)(?!\s*[:,)=\[])/)
           blank
-          name = @scanner.scan(/\*{1,2}|&/).to_s + (@scanner.scan(NAME) || refuse("a name of a parameter"))
+          name = @scanner.scan(/\*{1,2}|&/).to_s + (name() || refuse("a name of a parameter"))
           Parameter.new(direction:, name:, **typed(last))
         end
 

@@ -16,7 +16,7 @@ module Basalt
 
           include Written
 
-          def to_s = written("#{visibility}#{name}(#{parameters.join(", ")})", type)
+          def to_s = written("#{visibility}#{Notation.spelled(name)}(#{parameters.join(", ")})", type)
         end
     end
   end

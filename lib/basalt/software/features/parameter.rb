@@ -10,7 +10,12 @@ module Basalt
 
           include Written
 
-          def to_s = written([direction, name].compact.join(" "), type, default)
+          def to_s = written([direction, shown].compact.join(" "), type, default)
+
+          private
+
+          # A mark in front tells that it takes several, or a block.
+          def shown = name.match(/\A(\*{1,2}|&)?(.*)\z/m).then { |marked| "#{marked[1]}#{Notation.spelled(marked[2])}" }
         end
     end
   end

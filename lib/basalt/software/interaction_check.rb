@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Software
+    # A rule about interactions, each looked at as a whole.
+    class InteractionCheck < Basalt::Checks::Check
+      READS = %w[interaction participant message fragment operand].freeze
+      TYPED = [*READS, "class", "component", "operation", "generalisation", "realisation"].freeze
+
+      private
+
+      # @return [Interactions::Courses]
+      def courses = analysis[Interactions::Courses]
+
+      # @yieldparam item [Interactions::Course::Item] each fragment
+      def fragments = courses.all.flat_map { |one| one.course.flat.select(&:fragment?) }.flat_map { |item| yield item }
+
+      def words(message) = message.name ? "“#{Model::Names.short(message.name)}”" : "a message without words"
+      def name(id) = set.element(id).name
+
+      # @return [String] who says what to whom
+      def told(message) = "#{name(message.target("from"))} says #{words(message)} to #{name(message.target("to"))}"
+
+      # @return [String] a fragment in words
+      def fragment(item)
+        guard = item.branches.first&.element&.[]("guard")
+        "The #{item.element["operator"]}#{" when #{Model::Names.short(guard, 40)}" if guard}"
+      end
+    end
+  end
+end
