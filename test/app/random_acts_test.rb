@@ -95,7 +95,7 @@ class RandomActsTest < Minitest::Test
 
   def try_connect
     one, other = things.sample(2, random: @random)
-    kinds = other ? project_session { |open| Basalt::Change::Join.possible(open.set, one.id, other.id, sheet.notation.lines) } : []
+    kinds = other ? project_session { |open| Basalt::Change::Join.possible(open.set, one.id, other.id, sheet.notation.joining) } : []
     ["connected", { from: one.id, to: other.id, join: kinds.sample(random: @random), id: SecureRandom.uuid }] unless kinds.empty?
   end
 
