@@ -74,7 +74,7 @@ module Web
         # @return [String] id of the new thing, named after its kind and numbered on
         def place(draft, sheet, params)
           noun = params[:noun].to_s
-          kind, facts = Basalt::Model::Catalogue.nouns[noun]
+          kind, facts = Basalt::Model::Catalogue.words.meant(noun, sheet.notation_name)
           raise Basalt::Mistake, "Nothing here is called “#{Basalt::Model::Names.short(noun)}”" unless kind
 
           x, y = Acting.numbers(params, "x", "y")

@@ -70,15 +70,19 @@ module Web
       (1..[words.length, 4].min).flat_map do |count|
         head = words[0...-count].join
         partial = words.last(count).join.downcase
-        expected(head, head.length, partial.strip).select do |_, word, _|
-          word.downcase.start_with?(partial) && word.downcase != partial.strip
-        end
+        begun =
+          expected(head, head.length, partial.strip).select do |_, word, _|
+            word.downcase.start_with?(partial) && word.downcase != partial.strip
+          end
+        begun + completion(head, partial).synonyms.map { |word, type| [head.length, word, type] }
       end
     end
 
-    def expected(head, from, partial = "")
+    def expected(head, from, partial = "") = completion(head, partial).words.map { |word, type| [from, word, type] }
+
+    def completion(head, partial)
       context = Basalt::Statements::Context.new(Basalt::Change::Draft.new(@project.set), sheet_id: @sheet.id)
-      Basalt::Statements::Completion.new(head, context, partial:).words.map { |word, type| [from, word, type] }
+      Basalt::Statements::Completion.new(head, context, partial:)
     end
 
     def consequence(draft)

@@ -80,7 +80,7 @@ module Web
       def contents = @project.contents(@sheet.id)
 
       def data(draft, noun)
-        kind, facts = Basalt::Model::Catalogue.nouns.fetch(noun)
+        kind, facts = Basalt::Model::Catalogue.words.meant(noun, @sheet.notation_name)
         size = size_of(draft, kind, facts).join(" ")
         { kind: kind.name, facts: JSON.generate(facts), size:, named: kind.default_name(noun) }.compact
       end

@@ -7,6 +7,8 @@ module Basalt
     class RuledSheet
       # @return [Array<String>] keys of what stands elsewhere, or came or went, in a draft
       def self.moved(draft, sheet_id)
+        return [] if Geometry.of(draft.base, sheet_id).equal?(Geometry.of(draft, sheet_id))
+
         before, after = [draft.base, draft].map { |set| places(set, sheet_id) }
         was, now = [draft.base, draft].map { |set| Geometry.of(set, sheet_id)&.looks || {} }
         gone = before.keys.reject { |key| after.key?(key) }

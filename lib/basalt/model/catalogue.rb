@@ -22,10 +22,19 @@ module Basalt
         # @return [Array<String>] kinds that are drawn around others
         def outlines = @outlines ||= figures.select { |kind| kind.figure.outline? }.map(&:name).freeze
 
-        # @return [Hash{String => Array(Kind, Hash)}] declaring word to its kind and the facts it sets
-        def nouns
-          @nouns ||= kinds.values.flat_map { |kind| kind.nouns.map { |noun, facts| [noun, [kind, facts]] } }.to_h.freeze
+        # @return [Set<String>] kinds that may have parts of these kinds, or parts that do
+        def owning(names)
+          (@owning ||= {})[names] ||= begin
+            owners = names.flat_map { |name| kind(name).owner }.uniq
+            (owners - names).empty? ? owners.to_set.freeze : (owners.to_set | owning(names | owners)).freeze
+          end
         end
+
+        # @return [Hash{String => Array(Kind, Hash)}] declaring word to its kind and the facts it sets
+        def nouns = words.all
+
+        # @return [Nouns]
+        def words = @words ||= Nouns.new(kinds.values, method(:notations))
 
         def notations
           @notations ||= Families.gather(:notations).to_h { |notation| [notation.name, Drawing::Annotated.new(notation)] }.freeze

@@ -6,10 +6,11 @@ module Basalt
     # that a noun sets, +plural+ the word for many. +default_names+ are those of what is declared without one; +distinct_by+
     # lists what, beside the name, tells two of one name apart; +path+ is what stands between the name of what a part belongs
     # to and its own. +marked+ makes a name of the words of a phrase, for kinds that a phrase in a text can become; +phrased+ kinds
-    # are called by what is done.
+    # are called by what is done. +trade+ stands before a noun where it would mean another kind, as it does of +yielding+ kinds wherever
+    # no sheet tells; +synonyms+ are words by which a noun is found.
     KindNaming =
-      Value.of(:nouns, :plural, :role, :named, :default_names, :distinct_by, :marked, :phrased, :path) do
-        def initialize(nouns: {}, default_names: {}, distinct_by: [], path: ".", **rest)
+      Value.of(:nouns, :plural, :role, :named, :default_names, :distinct_by, :marked, :phrased, :path, :trade, :yielding, :synonyms) do
+        def initialize(nouns: {}, default_names: {}, distinct_by: [], path: ".", synonyms: {}, **rest)
           super
         end
 

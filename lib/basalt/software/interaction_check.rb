@@ -12,6 +12,15 @@ module Basalt
       # @return [Interactions::Courses]
       def courses = analysis[Interactions::Courses]
 
+      # @yieldparam lives [Interactions::Lives] of an interaction, giving messages with whoever is not there for them
+      # @param moment [String] when that is
+      # @param why [String]
+      def absent(moment, why)
+        courses.all.flat_map { |one| yield Interactions::Lives.new(one.course) }.map do |message_id, id|
+          finding([message_id, id], "#{name(id)} takes part in #{words(set.element(message_id))} #{moment}", why)
+        end
+      end
+
       # @yieldparam item [Interactions::Course::Item] each fragment
       def fragments = courses.all.flat_map { |one| one.course.flat.select(&:fragment?) }.flat_map { |item| yield item }
 

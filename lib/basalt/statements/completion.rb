@@ -27,6 +27,17 @@ module Basalt
         names + literals + nouns(tokens)
       end
 
+      # @return [Array<Array(String, String)>] words that declare what the sheet draws and that another word stands for, which begins like
+      #   what is typed, and that word
+      def synonyms
+        return [] if @partial.empty? || @matcher.tokens.any? || @context.sheet.nil?
+
+        drawn = @context.sheet.notation.things.filter_map { |kind| Model::Catalogue.kinds[kind] }
+        drawn.flat_map { |kind| kind.synonyms.to_a }.flat_map do |noun, others|
+          others.select { |other| other.start_with?(@partial) }.first(1).map { |other| [noun, "kind, also #{other}"] }
+        end
+      end
+
       private
 
       def literals

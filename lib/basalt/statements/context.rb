@@ -97,7 +97,7 @@ module Basalt
         place = element.container_id && draft.element(element.container_id)
         return "“#{element.name} of #{place.name}”" if place && element.description.distinct_by.include?("container")
 
-        "“#{element.noun} #{element.name}”"
+        "“#{Model::Catalogue.words.word(element, sheet&.notation_name)} #{element.name}”"
       end
 
       private

@@ -14,19 +14,15 @@ module Basalt
         # @return [Array<Form>] forms to try for a line that begins with this word; those that begin with a name in the order in which
         #   they are likely there (see #rank)
         def forms_for(word, sheet = nil)
-          @by_opening ||=
-            forms.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |form, table|
-              form.openings.each { |opening| table[opening.split.first] << form }
-            end
-          @by_opening.fetch(word, []) + open_forms(sheet&.notation_name)
+          opened_by(word, sheet&.notation_name) + open_forms(sheet&.notation_name)
         end
 
+        # @param sheet [Model::Sheet, nil]
         # @return [Array<Form>] of those the ones that declare something; each begins with a word of its own
-        def declaring(word)
-          @declaring ||= forms.select(&:declares).flat_map { |form| form.openings.map { |one| one.split.first } }.uniq.to_h do |one|
-            [one, forms_for(one).select(&:declares)]
-          end
-          @declaring.fetch(word, [])
+        def declaring(word, sheet = nil)
+          return [] unless by_opening.key?(word)
+
+          (@declaring ||= {})[[word, sheet&.notation_name]] ||= opened_by(word, sheet&.notation_name).select(&:declares)
         end
 
         # @return [Array<String>] words that a line may begin with
@@ -98,6 +94,21 @@ module Basalt
 
         private
 
+        def by_opening
+          @by_opening ||=
+            forms.each_with_object({}) do |form, table|
+              form.openings.each { |opening| (table[opening.split.first] ||= []) << form }
+            end
+        end
+
+        def opened_by(word, notation_name)
+          forms = by_opening[word] or return []
+          (@opened_by ||= {})[[word, notation_name]] ||= forms.select { |form| form.declares.nil? || meant?(form.declares, notation_name) }
+        end
+
+        # A word that several trades share declares what it means on the sheet.
+        def meant?((kind, _, _, noun), notation_name) = Model::Catalogue.words.meant(noun, notation_name)[0].equal?(kind)
+
         def open_forms(notation_name)
           @open_forms ||=
             Hash.new do |table, name|
@@ -124,10 +135,10 @@ module Basalt
           Families.gather(:qualities).select(&:blocks).map { |quality| Form.new("#{quality.source} :", heads: quality) { |*| nil } }
 
         def declarations
-          Model::Catalogue.nouns.map do |noun, (kind, facts)|
+          Model::Catalogue.words.meanings.map do |noun, kind, facts|
             unnamed = kind.default_name(noun)
             slot = unnamed ? "[<name:new>]" : "<name:new>"
-            Form.new("#{noun} #{slot} {#{kind.name}}", declares: [kind, facts, unnamed]) do |context, captures|
+            Form.new("#{noun} #{slot} {#{kind.name}}", declares: [kind, facts, unnamed, noun]) do |context, captures|
               element = context.declare(kind, captures[:name] || unnamed, facts, captures)
               context.qualify(element, captures)
             end

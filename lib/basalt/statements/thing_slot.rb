@@ -33,9 +33,10 @@ module Basalt
 
       def by_kind(matcher, at, kinds, &found)
         nouns_at(matcher, at).each do |noun, after|
-          kind, = Model::Catalogue.nouns[noun]
+          kind, = Model::Catalogue.words.meant(noun, matcher.context.sheet&.notation_name)
           next unless kinds.include?(kind.name)
 
+          noun = noun.delete_prefix("#{kind.trade} ") if kind.trade
           by_name(matcher, after, [kind.name], noun, &found)
           unnamed = kind.default_name(noun)
           nameless = unnamed && matcher.context.find(unnamed, [kind.name], noun:)

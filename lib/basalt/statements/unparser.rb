@@ -203,11 +203,12 @@ module Basalt
       end
 
       def short(thing) = say(head(thing))
+      def noun(thing) = Model::Catalogue.words.word(thing, @context.sheet&.notation_name)
 
       def head(thing)
-        return [thing.noun] if thing.name == thing.description.default_name(thing.noun)
+        return [noun(thing)] if thing.name == thing.description.default_name(thing.noun)
 
-        [thing.noun, name(thing.name)]
+        [noun(thing), name(thing.name)]
       end
 
       # A number right behind a name would be read as part of it.
@@ -324,7 +325,7 @@ module Basalt
         rungs = bare + [Quoting.quote(text)]
         return rungs if mention.name
 
-        kinds = rungs.map { |rung| "#{mention.element.noun} #{rung}" }
+        kinds = rungs.map { |rung| "#{noun(mention.element)} #{rung}" }
         in_place = (rungs + kinds).map { |rung| of_place(mention.element, rung) }
         rungs + kinds.zip(in_place).flatten + in_place.drop(rungs.length).flatten
       end

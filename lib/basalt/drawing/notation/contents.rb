@@ -71,15 +71,20 @@ module Basalt
 
         # @return [Array<Model::Element>] what of this kind belongs to things and lines of the sheet, and to other parts
         def parts_on(set, sheet_id, kind)
-          owners(set, sheet_id).flat_map { |owner| parts_within(set, owner.id, kind) }
+          owners(set, sheet_id, [kind]).flat_map { |owner| parts_within(set, owner.id, kind) }
         end
 
         # @return [Hash{String => Integer}] how many parts of each kind belong to what is on the sheet
-        def part_counts(set, sheet_id) = owners(set, sheet_id).flat_map { |owner| set.parts_within(owner.id) }.map(&:kind).tally
+        def part_counts(set, sheet_id) = owners(set, sheet_id, parts).flat_map { |owner| set.parts_within(owner.id) }.map(&:kind).tally
 
         def parts_within(set, owner_id, kind) = set.parts_within(owner_id).select { |part| part.kind == kind }
 
-        def owners(set, sheet_id) = set.things_on(sheet_id) + lines_on(set, sheet_id)
+        # What can have parts of these kinds: no other is looked at.
+        def owners(set, sheet_id, kinds)
+          owning = Model::Catalogue.owning(kinds)
+          lines_owning = owning.intersect?(lines.to_set) ? lines_on(set, sheet_id) : []
+          (set.things_on(sheet_id) + lines_owning).select { |one| owning.include?(one.kind) }
+        end
 
         # @return [Array(Array<Model::Element>, Array<Model::Element>)] things to lay out, and the lines among them
         def part(set, sheet_id, only)

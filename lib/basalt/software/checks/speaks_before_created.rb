@@ -7,12 +7,7 @@ module Basalt
       class SpeaksBeforeCreated < InteractionCheck
         rule "speaks-before-created", :error, reads: READS
 
-        def findings
-          courses.all.flat_map { |one| Interactions::Lives.new(one.course).early }.map do |message_id, id|
-            finding([message_id, id], "#{name(id)} takes part in #{words(set.element(message_id))} before it is created",
-                    "What is not there yet neither says nor hears anything.")
-          end
-        end
+        def findings = absent("before it is created", "What is not there yet neither says nor hears anything.", &:early)
       end
     end
   end

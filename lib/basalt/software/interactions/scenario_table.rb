@@ -26,16 +26,24 @@ module Basalt
           ["# #{plain(@title)}", notice, *parts].join("\n\n").concat("\n")
         end
 
-        # @return [String] how many there are, and how many of them are told
-        def notice
+        # @return [String] how many there are, how many of them are told, and what their steps do not show
+        def notice = [number, *TOLD_AS.filter_map { |operator, words| words if @scenarios.any?(operator) }].join(" ")
+
+        TOLD_AS = {
+          Kinds::PARALLEL => "What happens at the same time is told one after the other.",
+          Kinds::REFERENCE => "A reference to another interaction is one step."
+        }.freeze
+        private_constant :TOLD_AS
+
+        private
+
+        def number
           count = @scenarios.count
           return "#{English.count(count, "scenario")}." if count == @scenarios.list.length
           return "#{count} scenarios, too many to be told." if @scenarios.list.empty?
 
           "#{count} scenarios; the first #{@scenarios.list.length} are told."
         end
-
-        private
 
         def rows_of(steps, scenario)
           conditions = []

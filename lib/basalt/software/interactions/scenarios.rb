@@ -45,6 +45,9 @@ module Basalt
           found
         end
 
+        # @param operator [String] of fragments
+        def any?(operator) = @course.flat.any? { |item| item.fragment? && item.element["operator"] == operator }
+
         def too_many? = @course.flat.count(&:fragment?) > MOST_FRAGMENTS
 
         private
