@@ -156,7 +156,13 @@ export class Connect {
     event.stopPropagation();
     const from = this.from;
     this.stop();
-    if (group && group.dataset.element !== from) this.join(from, group.dataset.element);
+    if (group) this.joined(from, group);
+  }
+
+  // Where lines stand in order the words come next, also of what one says to itself.
+  joined(from, group) {
+    if (this.line.placing) this.line.placing.between(this.name(thing(from)), this.name(group));
+    else if (group.dataset.element !== from) this.join(from, group.dataset.element);
   }
 
   // Arrows go from thing to thing, Enter joins.
@@ -181,7 +187,7 @@ export class Connect {
     } else if (event.key === "Enter" && this.target) {
       const { from, target } = this;
       this.stop();
-      this.join(from, target);
+      this.joined(from, thing(target));
     } else if (event.key === "Enter") {
       this.act.say("Go to what it is joined to with the arrows first, or click it");
     } else if (event.key === "Escape") {

@@ -43,9 +43,11 @@ export class Place {
     return true;
   }
 
-  // What is being named stays where it is when another is placed.
+  // What is being named stays where it is when another is placed; what only stood ready beside the last goes, if it has no name yet.
   press(event) {
-    if (this.noun && event.button === 0 && this.inplace.isOpen && !event.target.closest("#inplace")) this.inplace.commit();
+    if (!this.noun || event.button !== 0 || !this.inplace.isOpen || event.target.closest("#inplace")) return;
+    if (this.inplace.fresh?.after) this.inplace.left();
+    else this.inplace.commit();
   }
 
   clicked(event) {

@@ -114,9 +114,9 @@ export class TypingPlace {
     return true;
   }
 
-  // What was drawn from one to another is said next, there.
-  between(from, to, y) {
-    this.put(Math.round(y));
+  // What was drawn from one to another is said next, there; by the keys, where the next line goes.
+  between(from, to, y = null) {
+    if (y !== null) this.put(Math.round(y));
     this.line.begin(from === to ? `${from} itself: ` : `${from} asks ${to}: `);
   }
 }

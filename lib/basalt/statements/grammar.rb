@@ -107,7 +107,8 @@ module Basalt
         end
 
         # A word that several trades share declares what it means on the sheet.
-        def meant?((kind, _, _, noun), notation_name) = Model::Catalogue.words.meant(noun, notation_name)[0].equal?(kind)
+        def meant?((kind, _, _, noun), notation_name) =
+          noun.nil? || Model::Catalogue.words.meant(noun, notation_name)[0].equal?(kind)
 
         def open_forms(notation_name)
           @open_forms ||=
