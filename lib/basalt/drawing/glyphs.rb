@@ -56,7 +56,59 @@ module Basalt
         # cabinets beside each other
         "row" => "M2 6H8V19H2ZM9 6H15V19H9ZM16 6H22V19H16ZM4 9H6M11 9H13M18 9H20",
         "room" => "M4 4H20V20H14M4 4V20H9M9 20A5 5 0 0 1 14 15V20",
-        "rack" => "M6 3H18V21H6ZM8.5 6H15.5M8.5 9H15.5M8.5 12H15.5M8.5 15H15.5M8.5 18H15.5"
+        "rack" => "M6 3H18V21H6ZM8.5 6H15.5M8.5 9H15.5M8.5 12H15.5M8.5 15H15.5M8.5 18H15.5",
+        # a wheel that turns in its case
+        "machine" => "M4 5H20V19H4ZM12 9A3 3 0 1 0 12 15A3 3 0 1 0 12 9M12 7V9M12 15V17M7 12H9M15 12H17",
+        # one case behind another
+        "machine group" => "M4 9H15V20H4ZM8 9V6.5H17.5V16H15M11 6.5V4H20V13H17.5",
+        # something goes in, is turned and comes out
+        "function" => "M3 12H9M15 12H21M18 9L21 12L18 15M12 9A3 3 0 1 0 12 15A3 3 0 1 0 12 9",
+        # crates on each other
+        "container service" => "M4 13H11V20H4ZM13 13H20V20H13ZM8.5 4H15.5V11H8.5Z",
+        # a shelf at the rim
+        "edge cache" => "M3 20A17 17 0 0 1 20 3M3 13A10 10 0 0 1 13 3M12 13H20V20H12ZM12 16.5H20",
+        # an arch and the way through it
+        "gateway" => "M5 21V10A7 7 0 0 1 19 10V21M12 21V11M9 14L12 11L15 14",
+        # one for the other, both ways
+        "address translation" => "M3 8H17M14 5L17 8L14 11M21 16H7M10 13L7 16L10 19",
+        # a line in a sleeve
+        "private attachment" => "M2 12H22M6 8H18V16H6ZM9 8V16M15 8V16",
+        # a counter with its windows
+        "API front" => "M3 5H21V19H3ZM3 10H21M9 5V10M15 5V10M7 14.5H17",
+        # things of any shape in a tray
+        "object store" => "M3 16V20H21V16M5 9H10V14H5ZM16 8.5A2.8 2.8 0 1 0 16 14A2.8 2.8 0 1 0 16 8.5M12 3L15 7H9Z",
+        # folders that hang
+        "file store" => "M3 6H10L12 8H21V20H3ZM3 12H21M9 15.5H15",
+        # rows and columns
+        "relational store" => "M4 4H20V20H4ZM4 9H20M4 14.5H20M10 4V20",
+        # what one asks by, and what one gets
+        "key-value store" => "M3 6H9V11H3ZM3 13H9V18H3ZM14 4H21V20H14ZM9 8.5H14M9 15.5H14",
+        # a pocket that things are quickly taken from
+        "cache" => "M4 9V20H20V9M4 13C8 17 16 17 20 13M12 11V3M9 6L12 3L15 6",
+        # those that wait in a row
+        "queue" => "M3 7H8V15H3ZM9.5 7H14.5V15H9.5ZM16 7H21V15H16ZM3 19H20M17 16.5L20 19L17 21.5",
+        # one says it, many hear it
+        "topic" => "M3 12H9M9 12L18 5M9 12H20M9 12L18 19M14.5 5H18V8.5M17 9L20 12L17 15M14.5 19H18V15.5",
+        # one after the other, without end
+        "stream" => "M3 8C6 5 9 11 12 8S18 5 21 8M3 13C6 10 9 16 12 13S18 10 21 13M3 18C6 15 9 21 12 18S18 15 21 18",
+        # a badge on its string
+        "identity service" => "M6 5H18V21H6ZM10 5V3H14V5M12 8.5A2.2 2.2 0 1 0 12 13A2.2 2.2 0 1 0 12 8.5M8.5 18C8.5 14.5 15.5 14.5 15.5 18",
+        # a letter that leaves
+        "mail sender" => "M3 7H16V17H3ZM3 7L9.5 12.5L16 7M18 9.5H22M18 14.5H21",
+        # a signpost
+        "name service" => "M12 3V21M12 5H19L21 7.5L19 10H12M12 12H5L3 14.5L5 17H12",
+        # a lid with its hole for a key
+        "secret store" => "M4 9H20V20H4ZM7 9V6H17V9M12 12.5A1.4 1.4 0 1 0 12 15.3A1.4 1.4 0 1 0 12 12.5M12 15.3V17.5",
+        # a dial with its hand
+        "scheduler" => "M12 4A8 8 0 1 0 12 20A8 8 0 1 0 12 4M12 8V12L15 14M12 2V4",
+        # lines on a strip that is torn off
+        "log store" => "M6 3H18V21L15 19L12 21L9 19L6 21ZM9 7H15M9 11H15M9 15H12",
+        # one that may and one that may not
+        "access list" => "M5 4H19V20H5ZM8 9L9.5 10.5L12 7.5M8 14L11 17M11 14L8 17M14 9H16M14 15.5H16",
+        # a way that parts, written down
+        "route table" => "M5 4H19V20H5ZM8 12H12M12 12L16 8M12 12L16 16",
+        # somebody with something in front of them
+        "client" => "M8 4A3 3 0 1 0 8 10A3 3 0 1 0 8 4M3 20C3 13 13 13 13 20M16 8H21V20H16ZM18 18H19"
       }.freeze
 
       def self.path(name) = PATHS.fetch(name, PATHS["device"])

@@ -49,6 +49,37 @@ module Basalt
           "stroke-width" => 1.25,
           "stroke-dasharray" => "2 3"
         },
+        # Boundaries of a cloud, from the widest to the narrowest: the narrower, the denser is what they stand on.
+        account: {
+          :fill => "none",
+          :stroke => BASALT,
+          "stroke-width" => 2
+        },
+        region: {
+          :fill => TABLE,
+          "fill-opacity" => 0.2,
+          :stroke => PEBBLE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "10 3"
+        },
+        zone: {
+          :fill => "none",
+          :stroke => PEBBLE,
+          "stroke-width" => 1.25,
+          "stroke-dasharray" => "3 3"
+        },
+        network: {
+          :fill => TABLE,
+          "fill-opacity" => 0.3,
+          :stroke => BASALT,
+          "stroke-width" => 1.25
+        },
+        subnet: {
+          :fill => TABLE,
+          "fill-opacity" => 0.45,
+          :stroke => PEBBLE,
+          "stroke-width" => 0.75
+        },
         apart: {
           :fill => TABLE,
           "fill-opacity" => 0.3,

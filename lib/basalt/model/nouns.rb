@@ -40,7 +40,9 @@ module Basalt
       def plain = @by_noun.transform_values { |meanings| meanings.find { |kind, _| !kind.yielding } || meanings.last }
 
       def whole =
-        shared.flat_map { |noun, meanings| meanings.map { |kind, facts| [whole_word(kind, noun), [kind, facts]] } }.to_h
+        shared.flat_map do |noun, meanings|
+          meanings.select { |kind, _| kind.trade }.map { |kind, facts| [whole_word(kind, noun), [kind, facts]] }
+        end.to_h
 
       def whole_word(kind, noun) = "#{kind.trade} #{noun}"
 

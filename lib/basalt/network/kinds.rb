@@ -36,6 +36,7 @@ module Basalt
       ALL = [
         Model::Kind.new(
           name: "device",
+          trade: "network",
           plural: "devices",
           role: "role",
           nouns: nouns(ROLES, "role"),
@@ -61,6 +62,7 @@ module Basalt
         ),
         Model::Kind.new(
           name: "outside",
+          trade: "network",
           serving: true,
           plural: "outsides",
           role: "role",
@@ -73,6 +75,7 @@ module Basalt
         ),
         Model::Kind.new(
           name: "place",
+          trade: "network",
           serving: true,
           plural: "places",
           role: "level",
@@ -88,6 +91,7 @@ module Basalt
         ),
         Model::Kind.new(
           name: "subnet",
+          trade: "network",
           serving: true,
           plural: "subnets",
           nouns: {

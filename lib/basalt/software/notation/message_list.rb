@@ -36,7 +36,7 @@ module Basalt
             end
           end
 
-          def words(one, numbers) = P.fit([numbers[one.id]&.then { |number| "#{number}:" }, one.name].compact.join(" "), :verb, WIDE)
+          def words(one, numbers) = P.fit([numbers[one.id], one.name].compact.join(": "), :verb, WIDE)
 
           private
 

@@ -51,6 +51,10 @@ module Basalt
         # @return [Hash{String => Array(Numeric, Numeric)}] by fragment, its left and right edge, px
         def frames = @frames.transform_values { |first, last, left, right| [middles[first] - left, middles[last] + right] }
 
+        # @param other [SequenceColumns] of the same items
+        # @return [Boolean] whether everything stands as far to the right there
+        def stands?(other) = middles == other.middles && frames == other.frames
+
         # @return [Integer] the gap in which the words of a message stand, by the place of the lifeline to its left
         def gap(one)
           from, to = one.endpoints.map { |id| @order.fetch(id, 0) }

@@ -19,7 +19,9 @@ module Basalt
           about = altered.select { |delta| concerns?(delta, sheet_id) }
           return was if about.empty?
 
-          was.continued(about) { new(set, sheet_id, about.all? { |delta| words_alone?(delta) } ? was : nil) }
+          was.continued(about) do
+            about.all? { |delta| words_alone?(delta) } ? new(set, sheet_id, was).tap { |now| now.take_over(was, about.map(&:id)) } : new(set, sheet_id)
+          end
         end
 
         def self.concerns?(delta, sheet_id)
@@ -57,7 +59,19 @@ module Basalt
           @items = @course.flat.map(&:element)
         end
 
-        attr_reader :course, :executions, :rows
+        attr_reader :course, :executions, :rows, :columns
+
+        # Where all stand as high and as far to the right as before, what was not altered is drawn as it was.
+        #
+        # @param was [SequenceGeometry] in which the order is the same
+        # @param altered [Array<String>] ids
+        def take_over(was, altered)
+          return unless rows.stands?(was.rows) && columns.stands?(was.columns)
+
+          @looks = was.looks
+          fresh = @items.select { |one| one.relation? && altered.include?(one.id) }
+          @places = was.places.merge(fresh.to_h { |one| [one.id, { route: route(one) }] })
+        end
 
         # What was tried is kept then: the same is not worked out twice.
         #

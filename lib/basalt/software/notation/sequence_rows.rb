@@ -50,6 +50,15 @@ module Basalt
         # @return [Hash{String => Numeric}] by participant, where it is created and where it ends
         attr_reader :born, :died
 
+        # @param other [SequenceRows] of the same items
+        # @return [Boolean] whether everything stands as high there
+        def stands?(other)
+          bottom == other.bottom && rows.all? do |id, row|
+            at = other.rows[id]
+            at && at.top == row.top && at.y == row.y && at.bottom == row.bottom
+          end
+        end
+
         private
 
         def walk(items, top) = items.reduce(top) { |y, item| put(item, y + GAP) }
@@ -84,7 +93,7 @@ module Basalt
         def words(one) = @broken[one] = @known[one] || broken_words(one)
 
         def broken_words(one)
-          text = [@numbers[one.id]&.then { |number| "#{number}:" }, one.name].compact.join(" ")
+          text = [@numbers[one.id], one.name].compact.join(": ")
           text.empty? ? [] : P.lines(text, :verb, WRAP, most: 4)
         end
 

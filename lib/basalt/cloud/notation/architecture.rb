@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module Basalt
+  module Cloud
+    module Notation
+      # Cloud sheets: boundaries within each other, resources in them as slabs, and what joins these.
+      class Architecture < Drawing::Notation
+        NAME = "cloud"
+        P = Drawing::Pens
+        S = Drawing::Shapes
+        # Wide enough for most of what is said of a line, px.
+        WORDS = 200
+
+        def name = NAME
+        def things = [Kinds::BOUNDARY, Kinds::RESOURCE]
+        def lines = [Kinds::CONNECTION]
+        def told = [Kinds::RULE, Kinds::ROUTE, Kinds::GOVERNANCE]
+        def boundaries = [Kinds::BOUNDARY]
+        def joins?(_thing) = true
+        def within?(_kind) = true
+        def lanes? = true
+
+        def examples = ["network tele-net 10.60.0.0/16", "subnet app-a 10.60.1.0/24 in tele-net, zone a", "ingest reads readings, tcp 443"]
+
+        def chips =
+          [%w[network n], %w[subnet u], %w[zone z], %w[machine m], %w[function f], ["load balancer", "b"], ["relational store", "v"],
+           ["object store", "o"], %w[queue q], %w[gateway g], %w[internet i]]
+
+        def size(_set, thing)
+          return [[BoundaryBox.new(thing).label_width + 40, 160].max, 80] if thing.kind == Kinds::BOUNDARY
+
+          [Drawing::Slab.width(thing.name, line(thing)), Drawing::Slab::HEIGHT]
+        end
+
+        def sizable?(_thing) = true
+        def sized(set, thing, _placement, width, _height) = { w: [width, size(set, thing)[0]].max }
+
+        # The second line of a slab: where it is on the network, else what it is.
+        def line(thing)
+          return "outside" if thing.noun == thing.name
+
+          [thing.noun, thing["address"], ("public" if thing["public"])].compact.join(" ")
+        end
+
+        def thing_shapes(_set, thing, placement)
+          return BoundaryBox.new(thing).shapes(placement.box) if thing.kind == Kinds::BOUNDARY
+
+          Drawing::Slab.shapes(placement.box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing), pen: outline(thing))
+        end
+
+        def boundary_shapes(_set, thing, placement) = BoundaryBox.new(thing).shapes(placement.box)
+        def closed_size(_set, thing, count) = BoundaryBox.new(thing).closed_size(count)
+        def closed_shapes(_set, thing, placement, count) = BoundaryBox.new(thing).closed(placement.box, count)
+
+        def labels(_set, line)
+          words = [line["label"], *verb(line), *TrafficText.words(line["protocol"], line["ports"]).then { |text| text unless text.empty? }]
+          words.compact.empty? ? [] : [Drawing::Label.new(role: "middle", text: P.fit(words.compact.join(" "), :label, WORDS))]
+        end
+
+        def pen(line)
+          return :planned_line if line["taken"] || line.assumed
+          return :circuit if line["verb"] == Verbs::JOINED
+
+          :line
+        end
+
+        def line_shapes(_set, line, route, _labels)
+          return super if line["verb"] == Verbs::JOINED
+
+          super + Drawing::LineEnds::Arrow.shape(route.reverse) + (line["both"] ? Drawing::LineEnds::Arrow.shape(route) : [])
+        end
+
+        def legend = Samples::ALL
+        def marks(_set, element) = Samples.marks(element)
+
+        def tidy(set, sheet_id, only: nil, quick: false, crowded: [])
+          Drawing::CompoundLayout.new(self, set, sheet_id, only:).placements do |things, lines, sizes|
+            Drawing::LayeredLayout.new(self, set, things, lines, quick:, crowded:, sizes:).placements
+          end
+        end
+
+        def candidate_positions(set, sheet_id, thing, size, extent) =
+          Drawing::Near.new(set, sheet_id, thing, size, extent, [90, 60]).candidate_positions
+
+        # @return [Layout::Node] to lay out
+        def node(set, thing, level) = Layout::Node.box(thing.id, *size(set, thing), level)
+
+        # @return [Integer] room for the signs at the ends of lines, px
+        def strip = 26
+
+        private
+
+        # A line that only connects is told by its arrow.
+        def verb(line) = [line["verb"]].compact - [Verbs::PLAIN, Verbs::JOINED]
+        def seam(thing) = Services::SEAMS.fetch(thing["service"], :graphite)
+        def outline(thing) = thing.assumed ? :assumed : :outline
+      end
+    end
+  end
+end
