@@ -97,6 +97,26 @@ class InteractionsBrowserTest < Minitest::Test
     assert_equal "A tells B: third", script.last
   end
 
+  # Whoever takes part is placed by chip, the next where somebody clicks; L joins two, and what is said is typed at once.
+  def test_participants_are_placed_by_chip_and_speak_by_key
+    @project = project("project P\nsheet T: sequence\nparticipant O\nO itself: think")
+    open_sheet(@project, "T")
+    latency(0.06)
+    click_button "participant"
+    click_paper(760, 400)
+    type "desk\n"
+    click_paper(120, 400)
+    type "crew\n"
+    press(:escape, :escape)
+    settled
+    lanes = model_of(@project).of_kind("participant").sort_by { |one| Basalt::Change::Reorder.key(one) }.map(&:name)
+    assert_equal %w[crew O desk], lanes
+    find("#layer-things text", text: "crew").click
+    press("l", :arrow_right, :enter)
+    type "where\n"
+    assert_equal ["O itself: think", "crew asks O: where"], script
+  end
+
   def test_the_reading_is_edited_and_a_moved_line_is_a_move
     @project = project("project P\nsheet T: sequence\nA asks B: 1\noptionally when x\nB answers A: 2\nend\nA tells B: 3")
     open_sheet(@project, "T")

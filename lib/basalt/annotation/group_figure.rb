@@ -6,8 +6,12 @@ module Basalt
     # of them, all with its name. Groups may overlap: each next one of a sheet has a wider outline.
     class GroupFigure < Drawing::Figure
       PAD = 12
+      # How high the name is, and how much room there is for it beneath the members: the rest of it breaks the outline.
       HEAD = 15
+      FOOT = 11
+      # Each next one is wider at its sides and its bottom, and lower at its top, where the names of boundaries stand above it.
       WIDER = 9
+      LOWER = 3
       WAYS = 4
       S = Drawing::Shapes
 
@@ -36,7 +40,7 @@ module Basalt
         boxes.each_with_index.flat_map do |box, index|
           told = boxes.length > 1 ? "#{group.name} (#{index + 1} of #{boxes.length})" : group.name
           name = Drawing::Pens.fit(told, :identifier, [box.w - 12, 120].max)
-          place = corner(box, Drawing::Pens.width(name, :identifier) + 6, taken)
+          place = corner(box, Drawing::Pens.width(name, :identifier) + 6, taken, ways(set, sheet_id, group))
           [S.rect(place.x, place.y, place.w, place.h, :halo), S.text(place.x + 3, place.y + 12, name, :identifier)]
         end
       end
@@ -55,17 +59,18 @@ module Basalt
         end
       end
 
-      # Within the outline at the top, or where other words stand there, outside of it.
-      def corner(box, width, taken)
+      # At the bottom of the outline, clear of the names of boundaries, or where other words stand there, outside of it.
+      def corner(box, width, taken, way)
         right = box.right - width - 4
         corners = [
-          [box.x + 4, box.y + 2],
-          [right, box.y + 2],
+          [box.x + 8, box.bottom - FOOT - 1],
+          [right - 4, box.bottom - FOOT - 1],
           [box.x, box.bottom + 2],
           [right + 4, box.bottom + 2],
           [box.x, box.y - HEAD - 2],
           [right + 4, box.y - HEAD - 2]
         ]
+        corners = [*corners.first(2).rotate(way), *corners.drop(2)]
         places = corners.map { |x, y| Layout::Box.new(x:, y:, w: width, h: HEAD) }
         places.find { |place| taken.none? { |other| other.overlap?(place) } } || places.first
       end
@@ -108,12 +113,17 @@ module Basalt
       end
 
       def around(boxes, way)
-        pad = PAD + (way * WIDER)
-        Layout::Box.around(boxes).grow(pad).then { |box| Layout::Box.new(x: box.x, y: box.y - HEAD, w: box.w, h: box.h + HEAD) }
+        pad, top = PAD + (way * WIDER), PAD - (way * LOWER)
+        Layout::Box.around(boxes).then do |box|
+          Layout::Box.new(x: box.x - pad, y: box.y - top, w: box.w + (2 * pad), h: box.h + top + pad + FOOT)
+        end
       end
 
+      # Of groups that share a member each has a wider outline than the one before it.
       def ways(set, sheet_id, group)
-        set.of_kind(group.kind).select { |one| set.shown?(sheet_id, one.id) }.index { |one| one.id == group.id }.to_i % WAYS
+        own = Membership.members(set, group.id)
+        before = set.of_kind(group.kind).take_while { |one| one.id != group.id }
+        before.count { |one| set.shown?(sheet_id, one.id) && Membership.members(set, one.id).intersect?(own) } % WAYS
       end
     end
   end

@@ -1,26 +1,27 @@
 # frozen_string_literal: true
 
+require "json"
+
 module Basalt
   module Cloud
-    # Facts that somebody or an inventory states of a resource and that no rule reads: names with their values, kept as one text, a line for
-    # each, in the order of their names.
+    # Facts that somebody or an inventory states of a resource and that no rule reads: names with their values, kept as a JSON object in
+    # the order of its names.
     module Details
       LONGEST = 200
       MOST = 200
-      # Between a name and its value.
-      MARK = ": "
-      private_constant :MARK
 
       module_function
 
-      # @param text [String]
+      # @param text [String] a JSON object, or names and values with a colon between them, separated by semicolons
       # @return [String] as the model keeps it
-      # @raise [Model::BadFact] naming the line that is no fact
-      def normal(text) = write(text.each_line.map(&:strip).reject(&:empty?).to_h { |line| pair(line) })
+      # @raise [Model::BadFact] naming the part that is no fact
+      def normal(text)
+        write(text.start_with?("{") ? parsed(text) : text.split(";").map(&:strip).reject(&:empty?).to_h { |part| pair(part) }).to_s
+      end
 
       # @param text [String, nil]
       # @return [Hash{String => String}]
-      def read(text) = text.to_s.each_line(chomp: true).to_h { |line| line.split(MARK, 2) }
+      def read(text) = text ? JSON.parse(text) : {}
 
       # @param facts [Hash{String => Object}]
       # @return [String, nil]
@@ -28,17 +29,26 @@ module Basalt
         raise Model::BadFact, "a resource has #{facts.length} facts, and #{MOST} are kept of one" if facts.length > MOST
 
         clean = facts.to_h { |name, value| [key(name), Model::Names.clean(value.to_s, limit: LONGEST)] }.reject { |_, value| value.empty? }
-        clean.empty? ? nil : clean.sort.map { |name, value| "#{name}#{MARK}#{value}" }.join("\n")
+        clean.empty? ? nil : JSON.generate(clean.sort.to_h)
       end
 
-      # @return [String] a name, without what stands behind one
-      def key(name) = Model::Names.clean(name.to_s.delete(":"), limit: LONGEST)
+      # @return [String]
+      def key(name) = Model::Names.clean(name.to_s, limit: LONGEST)
 
-      def pair(line)
-        name, value = line.split(":", 2).map(&:strip)
+      def parsed(text)
+        facts = JSON.parse(text, max_nesting: 2)
+        return facts if facts.is_a?(Hash)
+
+        raise JSON::ParserError
+      rescue JSON::ParserError
+        raise Model::BadFact, "“#{Model::Names.short(text)}” is no list of facts"
+      end
+
+      def pair(part)
+        name, value = part.split(":", 2).map(&:strip)
         return [name, value] if value && !name.empty? && !value.empty?
 
-        raise Model::BadFact, "“#{Model::Names.short(line)}” is no fact: a name, a colon and a value stand on each line"
+        raise Model::BadFact, "“#{Model::Names.short(part)}” is no fact: a name, a colon and a value stand there, and a semicolon between two"
       end
     end
   end

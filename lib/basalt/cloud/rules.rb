@@ -61,9 +61,11 @@ module Basalt
       end
 
       def add(context, said, facts)
-        last = of(context.draft, said[:holder].id).map { |rule| Change::Reorder.key(rule) }
+        # Where none was moved yet, all stand as they were made.
+        moved = of(context.draft, said[:holder].id).any? { |rule| rule[Kinds::PLACE] }
+        keys = moved ? of(context.draft, said[:holder].id).map { |rule| Change::Reorder.key(rule) } : []
         ends = [["holder", said[:holder].id], ["peer", (said[:peer] || said[:holder]).id]]
-        context.add(Kinds::RULE, facts: facts.merge(Kinds::PLACE => Change::OrderKey.last(last).to_s), ends:)
+        context.add(Kinds::RULE, facts: moved ? facts.merge(Kinds::PLACE => Change::OrderKey.last(keys).to_s) : facts, ends:)
       end
 
       def peer(unparser, rule)

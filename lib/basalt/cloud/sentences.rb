@@ -19,13 +19,39 @@ module Basalt
       def self.form(...) = Statements::Form.new(...)
       def self.quality(...) = Statements::Quality.new(...)
 
+      # Puts something into a boundary, said with what else is said in the same breath.
+      def self.put(context, one, said, fact = nil)
+        context.set(one.id, fact.to_s, said[fact]) if fact && said[fact]
+        context.set(one.id, "container", said[:container].id) if said[:container]
+      end
+
       IN =
         quality(
-          [K::BOUNDARY, K::RESOURCE],
+          K::BOUNDARY,
           "in <container:thing(#{K::BOUNDARY})>",
-          take: ->(context, one, said) { context.set(one.id, "container", said[:container].id) },
-          tell: ->(unparser, one) { one.container_id ? [["in", unparser.thing(one.container_id)]] : [] },
+          take: ->(context, one, said) { put(context, one, said) },
+          tell: ->(unparser, one) { one.container_id && one["prefixes"].nil? ? [["in", unparser.thing(one.container_id)]] : [] },
           clear: ->(context, one, _) { context.set(one.id, "container", nil) }
+        )
+      STANDING =
+        quality(
+          K::RESOURCE,
+          "in <container:thing(#{K::BOUNDARY})> [at <address:standing>]",
+          take: ->(context, one, said) { put(context, one, said, :address) },
+          tell: ->(unparser, one) do
+            one.container_id ? [["in", unparser.thing(one.container_id), *(["at", one["address"]] if one["address"])]] : []
+          end,
+          clear: ->(context, one, said) { ["container", *("address" if said[:address])].each { |fact| context.set(one.id, fact, nil) } }
+        )
+      BLOCKS =
+        quality(
+          K::BOUNDARY,
+          "<prefixes:blocks> [in <container:thing(#{K::BOUNDARY})>]",
+          take: ->(context, one, said) { put(context, one, said, :prefixes) },
+          tell: ->(unparser, one) do
+            one["prefixes"] ? [[one["prefixes"], *(["in", unparser.thing(one.container_id)] if one.container_id)]] : []
+          end,
+          clear: ->(context, one, said) { ["prefixes", *("container" if said[:container])].each { |fact| context.set(one.id, fact, nil) } }
         )
 
       DETAIL =
@@ -51,11 +77,14 @@ module Basalt
           clear: ->(context, one, _) { %w[protocol ports].each { |fact| context.set(one.id, fact, nil) } }
         )
 
-      ADDRESS = quality(K::RESOURCE, "at <address:standing>")
+      ADDRESS =
+        quality(K::RESOURCE, "at <address:standing>",
+                tell: ->(_, one) { one["address"] && one.container_id.nil? ? [["at", one["address"]]] : [] })
 
       QUALITIES = [
-        quality(K::BOUNDARY, "<prefixes:blocks>"),
+        BLOCKS,
         IN,
+        STANDING,
         quality([K::BOUNDARY, K::RESOURCE], "zone <zone:word>"),
         ADDRESS,
         quality(K::RESOURCE, "public", fact: "public"),

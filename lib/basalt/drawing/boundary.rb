@@ -28,7 +28,9 @@ module Basalt
       end
 
       # Lines cross a boundary, but not its name.
-      def obstacles(thing, box) = [Layout::Box.new(x: box.x + 6, y: box.y + 4, w: [label_width(thing) + 16, box.w - 12].min, h: LABEL)]
+      #
+      # @param words [Numeric] how wide that is, px
+      def obstacles(words, box) = [Layout::Box.new(x: box.x + 6, y: box.y + 4, w: [words + 16, box.w - 12].min, h: LABEL)]
     end
   end
 end

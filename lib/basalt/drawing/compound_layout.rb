@@ -89,7 +89,7 @@ module Basalt
       # A group within its boundary, whose corner is at 0, 0.
       def framed(parent, laid)
         boundary = @set.element(parent)
-        box = Boundary.around(boxes(laid), Boundary.label_width(boundary))
+        box = Boundary.around(boxes(laid), @notation.boundary_words(boundary))
         Block.new(laid: moved(laid, -box.x, -box.y), w: box.w, h: box.h)
       end
 

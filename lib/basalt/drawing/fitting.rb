@@ -57,7 +57,7 @@ module Basalt
               placement(inner)&.then { |placed| [placed.box, *notation.obstacles(draft, draft.element(inner), placed)] if placed.box }
             end
             .flatten
-        Boundary.around(boxes, Boundary.label_width(thing)) if boxes.any?
+        Boundary.around(boxes, notation.boundary_words(thing)) if boxes.any?
       end
 
       def slab(thing)

@@ -86,12 +86,13 @@ module Basalt
         nesting = Nesting.new(set, sheet_id)
         return if placement.box.nil? || nesting.hidden?(thing.id)
 
+        notation = set.sheets[sheet_id].notation
         boundary = nesting.boundary?(thing.id)
         add_boundary(thing, placement.box) if boundary
         (
-          boundary ? Boundary.obstacles(thing, placement.box) : set.sheets[sheet_id].notation.obstacles(set, thing, placement)
+          boundary ? Boundary.obstacles(notation.boundary_words(thing), placement.box) : notation.obstacles(set, thing, placement)
         ).each { |box| things.add(thing.id, box) }
-        set.sheets[sheet_id].notation.bars(set, thing, placement).each { |box| bars.add(thing.id, box) }
+        notation.bars(set, thing, placement).each { |box| bars.add(thing.id, box) }
         stretch(placement)
       end
 

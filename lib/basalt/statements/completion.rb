@@ -20,7 +20,7 @@ module Basalt
       # @return [Array<Array(String, String)>] words to type, quoted where they must be, and what they are
       def words
         tokens = @matcher.tokens
-        forms = tokens.empty? ? Grammar.forms : Grammar.forms_for(tokens.first.text, @context.sheet)
+        forms = tokens.empty? ? Grammar.forms : Grammar.forms_for(tokens.first.text, @context.notation_name)
         forms.each { |form| @matcher.fit(form) }
         return [] unless @matcher.furthest == tokens.length
 

@@ -30,6 +30,12 @@ module Basalt
 
       def sheet = sheet_id && draft.sheets[sheet_id]
 
+      # @param name [String, nil] the notation of a sheet that is not there yet, on which something is said
+      attr_writer :notation_name
+
+      # @return [String, nil] that of the sheet
+      def notation_name = sheet&.notation_name || @notation_name
+
       # @return [Array<Token>] of a line, which is often looked at several times in a row
       def tokens(line)
         @line, @tokens = line, Tokens.of(line) unless @line.equal?(line)
@@ -97,7 +103,7 @@ module Basalt
         place = element.container_id && draft.element(element.container_id)
         return "“#{element.name} of #{place.name}”" if place && element.description.distinct_by.include?("container")
 
-        "“#{Model::Catalogue.words.word(element, sheet&.notation_name)} #{element.name}”"
+        "“#{Model::Catalogue.words.word(element, notation_name)} #{element.name}”"
       end
 
       private

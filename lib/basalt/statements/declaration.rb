@@ -13,10 +13,10 @@ module Basalt
       # @return [Array(Form, Hash, Boolean), nil] the form, what its head says, and whether behind that it may be said what the
       #   thing is joined to
       def of(line, context)
-        return unless Grammar.declaring(line[FIRST_WORD], context.sheet).any?
+        return unless Grammar.declaring(line[FIRST_WORD], context.notation_name).any?
 
         matcher = Matcher.new(line, context)
-        Grammar.declaring(matcher.token(0)&.text, context.sheet).each do |form|
+        Grammar.declaring(matcher.token(0)&.text, context.notation_name).each do |form|
           matcher.heading(form) { |said, after| return [form, said, joined?(matcher, after)] if declares?(matcher, form, after) }
         end
         nil

@@ -36,7 +36,7 @@ module Basalt
       def into(draft, sheet_id: nil, cursor: nil)
         @misread = {}
         @pieces = Blocks.of(@lines, draft.sheets[sheet_id.to_s]&.notation_name, whole: sheet_id.nil?)
-        declare(draft)
+        declare(draft, draft.sheets[sheet_id.to_s]&.notation_name)
         context = Context.new(draft, sheet_id:)
         context.cursor = cursor
         later = []
@@ -99,22 +99,34 @@ module Basalt
 
       # The first pass makes what is declared, without qualities. What is told from its
       # namesakes by place waits until its place is known.
-      def declare(draft)
+      def declare(draft, notation_name)
         context = Context.new(draft)
+        context.notation_name = notation_name
         waiting = []
         each_statement do |line, number, piece|
           next if piece.head
 
           on_line(number) do
+            next context.notation_name = opened(line, context) if line.match?(SHEET)
+
             form, said, joined = Declaration.of(line, context)
             # What belongs to its sheet is made where it stands.
             next if form.nil? || form.declares[0].local
-            next waiting << line if joined
+            next waiting << [line, context.notation_name] if joined
 
-            waiting << line unless placed?(form) ? placed_now?(line, context) : make(form, said, context)
+            waiting << [line, context.notation_name] unless placed?(form) ? placed_now?(line, context) : make(form, said, context)
           end
         end
         declare_placed(waiting, context)
+      end
+
+      SHEET = /\A\s*sheet\s/
+      private_constant :SHEET
+
+      # @return [String, nil] the notation of the sheet to which a line turns
+      def opened(line, context)
+        _, form, said = Line.read(line, context)
+        CommonForms::OPENINGS.include?(form) ? said[:notation] : context.notation_name
       end
 
       # What is told by its place is made in its turn where the place is known.
@@ -136,7 +148,11 @@ module Basalt
 
       def declare_placed(waiting, context)
         until waiting.empty?
-          left = waiting.reject { |line| placed_now?(line, context) }
+          left =
+            waiting.reject do |line, notation_name|
+              context.notation_name = notation_name
+              placed_now?(line, context)
+            end
           break if left.length == waiting.length
 
           waiting = left

@@ -10,19 +10,19 @@ module Basalt
           @forms ||= (CommonForms::ALL + declarations + Families.gather(:forms) + block_heads).freeze
         end
 
-        # @param sheet [Model::Sheet, nil] on which the line is said
+        # @param notation_name [String, nil] of the sheet on which the line is said
         # @return [Array<Form>] forms to try for a line that begins with this word; those that begin with a name in the order in which
         #   they are likely there (see #rank)
-        def forms_for(word, sheet = nil)
-          opened_by(word, sheet&.notation_name) + open_forms(sheet&.notation_name)
+        def forms_for(word, notation_name = nil)
+          opened_by(word, notation_name) + open_forms(notation_name)
         end
 
-        # @param sheet [Model::Sheet, nil]
+        # @param notation_name [String, nil]
         # @return [Array<Form>] of those the ones that declare something; each begins with a word of its own
-        def declaring(word, sheet = nil)
+        def declaring(word, notation_name = nil)
           return [] unless by_opening.key?(word)
 
-          (@declaring ||= {})[[word, sheet&.notation_name]] ||= opened_by(word, sheet&.notation_name).select(&:declares)
+          (@declaring ||= {})[[word, notation_name]] ||= opened_by(word, notation_name).select(&:declares)
         end
 
         # @return [Array<String>] words that a line may begin with

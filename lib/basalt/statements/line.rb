@@ -47,14 +47,14 @@ module Basalt
 
         # Why nothing fits is told by how far each of them came.
         matcher = Matcher.new(text, context)
-        [matcher, *first(Grammar.forms_for(matcher.token(0)&.text, context.sheet), matcher)]
+        [matcher, *first(Grammar.forms_for(matcher.token(0)&.text, context.notation_name), matcher)]
       end
 
       # @return [Array(Form, Hash)] nil where nothing fits, and it does not matter why
       def understood(text, context) = fitting(Matcher.new(text, context))
 
       def fitting(matcher)
-        forms = Grammar.forms_for(matcher.token(0)&.text, matcher.context.sheet)
+        forms = Grammar.forms_for(matcher.token(0)&.text, matcher.context.notation_name)
         first(forms.select { |one| one.possible?(matcher.words) }, matcher)
       end
 

@@ -33,7 +33,7 @@ module Basalt
 
       def by_kind(matcher, at, kinds, &found)
         nouns_at(matcher, at).each do |noun, after|
-          kind, = Model::Catalogue.words.meant(noun, matcher.context.sheet&.notation_name)
+          kind, = Model::Catalogue.words.meant(noun, matcher.context.notation_name)
           next unless kinds.include?(kind.name)
 
           noun = noun.delete_prefix("#{kind.trade} ") if kind.trade

@@ -203,7 +203,7 @@ module Basalt
       end
 
       def short(thing) = say(head(thing))
-      def noun(thing) = Model::Catalogue.words.word(thing, @context.sheet&.notation_name)
+      def noun(thing) = Model::Catalogue.words.word(thing, @context.notation_name)
 
       def head(thing)
         return [noun(thing)] if thing.name == thing.description.default_name(thing.noun)

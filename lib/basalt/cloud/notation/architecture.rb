@@ -48,6 +48,7 @@ module Basalt
           Drawing::Slab.shapes(placement.box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing), pen: outline(thing))
         end
 
+        def boundary_words(thing) = BoundaryBox.new(thing).label_width
         def boundary_shapes(_set, thing, placement) = BoundaryBox.new(thing).shapes(placement.box)
         def closed_size(_set, thing, count) = BoundaryBox.new(thing).closed_size(count)
         def closed_shapes(_set, thing, placement, count) = BoundaryBox.new(thing).closed(placement.box, count)
@@ -67,7 +68,7 @@ module Basalt
         def line_shapes(_set, line, route, _labels)
           return super if line["verb"] == Verbs::JOINED
 
-          super + Drawing::LineEnds::Arrow.shape(route.reverse) + (line["both"] ? Drawing::LineEnds::Arrow.shape(route) : [])
+          super + Drawing::LineEnds::Arrow.shape(route) + (line["both"] ? Drawing::LineEnds::Arrow.shape(route.reverse) : [])
         end
 
         def legend = Samples::ALL
@@ -75,7 +76,7 @@ module Basalt
 
         def tidy(set, sheet_id, only: nil, quick: false, crowded: [])
           Drawing::CompoundLayout.new(self, set, sheet_id, only:).placements do |things, lines, sizes|
-            Drawing::LayeredLayout.new(self, set, things, lines, quick:, crowded:, sizes:).placements
+            DirectedLayout.new(self, set, things, lines, quick:, crowded:, sizes:).placements
           end
         end
 

@@ -12,7 +12,7 @@ module Basalt
         def self.line(pen, *ends)
           ->(x, y) do
             route = [[x, y], [x + WIDE, y]]
-            [S.polyline(route, pen), *ends.flat_map { |place| Drawing::LineEnds::Arrow.shape(place == :end ? route.reverse : route) }]
+            [S.polyline(route, pen), *ends.flat_map { |place| Drawing::LineEnds::Arrow.shape(place == :end ? route : route.reverse) }]
           end
         end
 

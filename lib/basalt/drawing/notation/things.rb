@@ -35,6 +35,9 @@ module Basalt
         # @return [Array] shapes of what is drawn around what it contains
         def boundary_shapes(_set, thing, placement) = Boundary.shapes(thing, placement.box)
 
+        # @return [Numeric] how wide the words are that stand at the top of it, px
+        def boundary_words(thing) = Boundary.label_width(thing)
+
         # @param count [Integer] how many things a collapsed boundary stands for
         # @return [Array(Numeric, Numeric)] width and height, px
         def closed_size(set, thing, _count) = size(set, thing)
