@@ -25,6 +25,13 @@ module Basalt
                       *qualities.flat_map { |parts| [:comma, *parts] })]
       end
 
+      # @return [String] without a full stop
+      def words(set, connection)
+        passes = TrafficText.words(connection["protocol"], connection["ports"])
+        from, to = connection.endpoints.first(2).map { |id| set.element(id)&.name }
+        [from, connection["verb"] || Verbs::PLAIN, to, *("by #{passes}" unless passes.empty?)].join(" ")
+      end
+
       # @return [Hash{String => String}] protocol and ports, as far as they were said
       def traffic(said) = said.fetch(:qualities, []).filter_map { |_, values| values[:traffic] }.first || {}
 

@@ -48,7 +48,8 @@ module Basalt
         name, value = part.split(":", 2).map(&:strip)
         return [name, value] if value && !name.empty? && !value.empty?
 
-        raise Model::BadFact, "“#{Model::Names.short(part)}” is no fact: a name, a colon and a value stand there, and a semicolon between two"
+        raise Model::BadFact,
+              "“#{Model::Names.short(part)}” is no fact: a name, a colon and a value stand there, and a semicolon between two"
       end
     end
   end

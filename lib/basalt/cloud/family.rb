@@ -13,7 +13,11 @@ module Basalt
       def qualities = Sentences::QUALITIES
       def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
-      def checks = []
+
+      def checks =
+        [Checks::OpenToTheWorld, Checks::RuleTooWide, Checks::RuleWithoutEffect, Checks::NoWayOut, Checks::NoWayIn,
+         Checks::ConnectionNotAllowed, Checks::OneZoneOnly, Checks::BlocksOverlap, Checks::ResourceOutsideSubnet, Checks::PublicStore, Checks::Unattached]
+
       def openers = []
     end
   end

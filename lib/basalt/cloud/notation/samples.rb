@@ -7,7 +7,8 @@ module Basalt
       module Samples
         S = Drawing::Shapes
         WIDE = 34
-        SEAMS = { slate: "passing on", ochre: "ways in and out", rust: "guarding", lichen: "running", tide: "keeping", amethyst: "people" }.freeze
+        SEAMS = { slate: "passing on", ochre: "ways in and out", rust: "guarding", lichen: "running", tide: "keeping",
+                  amethyst: "people" }.freeze
 
         def self.line(pen, *ends)
           ->(x, y) do
