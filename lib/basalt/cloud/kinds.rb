@@ -56,7 +56,7 @@ module Basalt
           fields: [
             choice("level", LEVELS),
             field("prefixes", :read, label: "blocks", reader: Prefixes.method(:normal)),
-            field("zone", :word),
+            field("zone", :text),
             field("details", :read, label: "further facts", reader: Details.method(:normal))
           ]
         ),
@@ -76,7 +76,7 @@ module Basalt
             choice("service", Services::ALL),
             field("address", :address, indexed: true),
             field("public", :flag),
-            field("zone", :word),
+            field("zone", :text),
             field("details", :read, label: "further facts", reader: Details.method(:normal))
           ]
         ),

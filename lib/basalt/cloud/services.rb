@@ -12,7 +12,7 @@ module Basalt
         "container service" => ["pods", "containers", "orchestrator", "cluster"],
         "load balancer" => ["balancer", "listener"],
         "edge cache" => ["content delivery", "cdn", "distribution"],
-        "gateway" => ["internet gateway", "way to the internet"],
+        "internet gateway" => ["gateway", "way to the internet"],
         "address translation" => ["nat", "way out"],
         "private attachment" => ["vpn", "tunnel", "leased line", "site link"],
         "API front" => ["api", "endpoint", "front door", "rest"],
@@ -39,7 +39,7 @@ module Basalt
       ALL = SYNONYMS.keys.freeze
 
       # Ways out of a network.
-      GATEWAY = "gateway"
+      GATEWAY = "internet gateway"
       TRANSLATION = "address translation"
       LIST = "access list"
       TABLE = "route table"

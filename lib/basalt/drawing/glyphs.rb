@@ -68,7 +68,7 @@ module Basalt
         # a shelf at the rim
         "edge cache" => "M3 20A17 17 0 0 1 20 3M3 13A10 10 0 0 1 13 3M12 13H20V20H12ZM12 16.5H20",
         # an arch and the way through it
-        "gateway" => "M5 21V10A7 7 0 0 1 19 10V21M12 21V11M9 14L12 11L15 14",
+        "internet gateway" => "M5 21V10A7 7 0 0 1 19 10V21M12 21V11M9 14L12 11L15 14",
         # one for the other, both ways
         "address translation" => "M3 8H17M14 5L17 8L14 11M21 16H7M10 13L7 16L10 19",
         # a line in a sleeve

@@ -26,6 +26,11 @@ module Basalt
       # @return [Array(Kind, Hash), nil]
       def meant(noun, notation_name) = on(notation_name)[noun] || all[noun]
 
+      # @return [Boolean] whether the word makes one of this kind on a sheet of that notation; a yielding kind is made on its own sheets alone
+      def declares?(noun, kind, notation_name)
+        meant(noun, notation_name)[0].equal?(kind) && (!kind.yielding || notation_name.nil? || drawn?(kind, notation_name))
+      end
+
       # @return [String] the word that means this element on a sheet of that notation
       def word(element, notation_name)
         noun = element.noun
@@ -46,12 +51,14 @@ module Basalt
 
       def whole_word(kind, noun) = "#{kind.trade} #{noun}"
 
+      def drawn?(kind, notation_name) = @notations.call[notation_name]&.things&.include?(kind.name)
+
       def on(notation_name)
         return {} unless notation_name
 
         @on[notation_name] ||=
           shared.filter_map do |noun, meanings|
-            meaning = meanings.find { |kind, _| @notations.call[notation_name]&.things&.include?(kind.name) }
+            meaning = meanings.find { |kind, _| drawn?(kind, notation_name) }
             [noun, meaning] if meaning
           end.to_h
       end

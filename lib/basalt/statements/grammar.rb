@@ -98,7 +98,7 @@ module Basalt
           @by_opening ||=
             forms.each_with_object({}) do |form, table|
               form.openings.each { |opening| (table[opening.split.first] ||= []) << form }
-            end
+            end.each_value { |list| list.sort_by!.with_index { |form, index| [form.declares ? -words_of(form.declares[3]) : 0, index] } }
         end
 
         def opened_by(word, notation_name)
@@ -106,9 +106,12 @@ module Basalt
           (@opened_by ||= {})[[word, notation_name]] ||= forms.select { |form| form.declares.nil? || meant?(form.declares, notation_name) }
         end
 
-        # A word that several trades share declares what it means on the sheet.
+        # Of words that begin alike the longest comes first.
+        def words_of(noun) = noun.to_s.count(" ")
+
+        # A word that several trades share declares what it means on the sheet, and some declare nothing on sheets of other trades.
         def meant?((kind, _, _, noun), notation_name) =
-          noun.nil? || Model::Catalogue.words.meant(noun, notation_name)[0].equal?(kind)
+          noun.nil? || Model::Catalogue.words.declares?(noun, kind, notation_name)
 
         def open_forms(notation_name)
           @open_forms ||=

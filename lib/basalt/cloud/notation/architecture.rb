@@ -24,7 +24,7 @@ module Basalt
 
         def chips =
           [%w[network n], %w[subnet u], %w[zone z], %w[machine m], %w[function f], ["load balancer", "b"], ["relational store", "v"],
-           ["object store", "o"], %w[queue q], %w[gateway g], %w[internet i]]
+           ["object store", "o"], %w[queue q], ["internet gateway", "g"], %w[internet i]]
 
         def size(_set, thing)
           return [[BoundaryBox.new(thing).label_width + 40, 160].max, 80] if thing.kind == Kinds::BOUNDARY

@@ -1,0 +1,144 @@
+# frozen_string_literal: true
+
+require_relative "../../support/core_helper"
+
+# Clouds as people say them: read back, found wrong, and asked who reaches whom.
+class CloudTest < Minitest::Test
+  include CoreHelper
+
+  CLOUD = <<~TEXT
+    project P
+    sheet Platform: cloud
+    internet
+    network net 10.60.0.0/16
+    subnet edge 10.60.0.0/24 in net, zone a
+    subnet app 10.60.1.0/24 in net, zone a
+    internet gateway gate in net
+    load balancer front in edge at 10.60.0.10, public
+    machine web in app at 10.60.1.10
+    route table ways
+    ways governs edge
+    ways routes 0.0.0.0/0 to gate
+    group fronts
+    fronts allows in tcp 443 from anywhere
+    fronts allows out everything to anywhere
+    front belongs to fronts
+    group webs
+    webs allows in tcp 8080 from fronts
+    web belongs to webs
+    internet connects to front, tcp 443
+    front targets web, tcp 8080
+  TEXT
+
+  RULES = {
+    "open-to-the-world" => [["fronts allows in tcp 22 from anywhere"], ["fronts allows in tcp 22 from 203.0.113.0/24"]],
+    "rule-too-wide" => [["fronts allows in tcp from anywhere"], ["fronts allows in tcp 8000-8100 from anywhere"]],
+    "rule-without-effect" => [
+      ["fronts allows in tcp 443 from 203.0.113.0/24"],
+      ["fronts allows in tcp 444 from 203.0.113.0/24", "fronts allows in tcp 445 from 203.0.113.0/24"]
+    ],
+    "no-way-out" => [
+      ["queue jobs", "route table inner", "inner governs app", "web publishes to jobs", "webs allows out everything to anywhere"],
+      ["queue jobs", "route table inner", "inner governs app", "web publishes to jobs", "webs allows out everything to anywhere",
+       "address translation nat in edge", "inner routes 0.0.0.0/0 to nat"]
+    ],
+    "no-way-in" => [["machine other in app", "other belongs to webs", "front targets other, tcp 9090"],
+                    ["machine other in app", "other belongs to webs", "front targets other, tcp 8080"]],
+    "connection-not-allowed" => [["front connects to web, tcp 22"], ["front connects to web, tcp 8080"]],
+    "one-zone-only" => [["subnet second 10.60.2.0/24 in net, zone b"],
+                        ["subnet second 10.60.2.0/24 in net, zone b", "machine other in second", "front targets other, tcp 8080"]],
+    "blocks-overlap" => [["subnet second 10.60.1.128/25 in net, zone a"], ["subnet second 10.60.2.0/25 in net, zone a"]],
+    "resource-outside-subnet" => [["machine odd in app at 10.60.9.9"], ["machine odd in app at 10.60.1.9"]],
+    "public-store" => [["object store files, public"], ["object store files, public", "internet connects to files"]],
+    "unattached" => [["access list old"], ["access list old", "old governs app", "old allows in everything from anywhere"]]
+  }.freeze
+
+  def id(set, name) = set.named(name).first.id
+  def ask(set, from, to, port, protocol = "tcp") = Cloud::Question.new(set, id(set, from), id(set, to), protocol, port)
+
+  def test_the_sample_has_nothing_wrong
+    assert_empty findings(model(CLOUD)).map(&:message)
+  end
+
+  def test_each_finding_is_found_and_its_near_misses_are_not
+    RULES.each do |rule, (wrong, right)|
+      found = findings(model(CLOUD + wrong.join("\n"))).select { |one| one.id == rule }
+      assert_equal 1, found.length, "#{rule}: #{found.map(&:message)}"
+      refute_includes ids_of(model(CLOUD + right.join("\n"))), rule, right.inspect
+    end
+  end
+
+  def test_joined_networks_and_sites_must_not_share_addresses
+    joined = "network far 10.60.128.0/17\nnet is joined to far"
+    assert_includes ids_of(model(CLOUD + joined)), "blocks-overlap"
+    refute_includes ids_of(model("#{CLOUD}network far 10.60.128.0/17")), "blocks-overlap"
+    site = "site House 10.60.0.0/20\nprivate attachment line in net\nline is joined to House"
+    assert_includes findings(model(CLOUD + site)).map(&:message), "net 10.60.0.0/16 and House 10.60.0.0/20 overlap"
+  end
+
+  def test_what_opens_a_store_or_a_console_is_worse
+    severities = %w[22 8443].map do |port|
+      findings(model("#{CLOUD}fronts allows in tcp #{port} from anywhere")).find { |one| one.id == "open-to-the-world" }.severity
+    end
+    assert_equal %i[error warning], severities
+  end
+
+  def test_questions_are_answered_with_the_way_or_the_first_rule_that_stops_it
+    set = model(CLOUD)
+    assert_equal "internet can reach front by tcp 443.", ask(set, "internet", "front", 443).answer
+    assert_includes ask(set, "internet", "front", 443).steps.map(&:text), "fronts allows in tcp 443 from anywhere."
+    assert_equal "internet cannot reach web by tcp 443: web has no address of the internet.", ask(set, "internet", "web", 443).answer
+    assert_equal "front cannot reach web by tcp 22: no rule of a group of web lets tcp 22 in from front.", ask(set, "front", "web", 22).answer
+    stray = model("#{CLOUD}queue jobs\nfunction work\nwork reads jobs")
+    assert ask(stray, "work", "jobs", 443).passes?
+    refute ask(stray, "web", "jobs", 443).passes?
+  end
+
+  def test_who_may_reach_a_thing_and_whom_it_may_reach
+    set = model("#{CLOUD}function work\nwork reads front")
+    entries = Cloud::Reaching.new(set).into(id(set, "front"))
+    assert_equal [[id(set, "work"), :declared], [nil, :wide]].to_set, entries.to_set { |one| [one.id, one.sort] }
+    out = Cloud::Reaching.new(set).out_of(id(set, "front"))
+    assert_includes out.map { |one| [one.id, one.sort, one.traffic.to_s] }, [id(set, "web"), :rules, "tcp 8080"]
+  end
+
+  # A word that two trades share means what its sheet draws.
+  def test_shared_words_mean_what_their_sheet_draws_and_are_told_apart_elsewhere
+    text = "project P\nsubnet loose 10.1.0.0/24\ncloud subnet airy 10.2.0.0/24\nsheet N: logical network\nsubnet Plant 10.20.4.0/24\n" \
+           "load balancer front on Plant\nsheet C: cloud\nnetwork net\nsubnet Plant 10.60.4.0/24 in net\nload balancer front in Plant\nsheet E: entities\n" \
+           "entity Crew\nsheet M: logical network\nserver web on Plant"
+    set = model(text)
+    assert_equal ["cloud boundary", "subnet"], set.named("Plant").map(&:kind).sort
+    assert_equal "cloud boundary", set.named("airy").first.kind
+    assert_equal "subnet", set.named("loose").first.kind
+    assert_equal %w[device resource], set.named("front").map(&:kind).sort
+    assert_equal facts(set), facts(model(reading(set)))
+  end
+
+  def test_words_of_clouds_declare_nothing_on_sheets_of_other_trades
+    set = model("project P\nsheet T: sequence\nparticipant client\nparticipant queue\nclient tells queue: job\nqueue itself: wait")
+    assert_empty set.of_kind("resource")
+  end
+
+  def test_further_facts_are_kept_and_read_back
+    set = model("sheet C: cloud\nfunction work, fact \"memory, MB\" 512, fact runtime ruby, zone \"north: a\"")
+    assert_equal({ "memory, MB" => "512", "runtime" => "ruby" }, Cloud::Details.read(set.named("work").first["details"]))
+    assert_equal facts(set), facts(model(reading(set)))
+  end
+
+  def test_what_cannot_be_said_of_clouds_is_refused_in_words
+    {
+      "web allows in tcp 22 from anywhere" => /web is a machine: rules are of a group or an access list/,
+      "fronts denies in tcp 22 from anywhere" => /what a group does not allow it keeps off/,
+      "web routes 0.0.0.0/0 to gate" => /only a route table routes/,
+      "web governs app" => /subnets are governed by an access list or a route table/,
+      "net is joined to net" => /net cannot be joined to itself/,
+      "fronts allows in tcp 70000 from anywhere" => /up to 65535/,
+      "subnet bad 10.60.1.1/24" => /has bits set behind the prefix/,
+      "region R in app" => /R, a region, cannot be in app, a subnet/
+    }.each do |line, words|
+      error = assert_raises(Mistake, line) { say(model(CLOUD), "Platform", line) }
+      assert_match words, error.message, line
+    end
+  end
+end
