@@ -39,6 +39,12 @@ module Basalt
         [unparser.say(unparser.thing(route.target("table")), "routes", route["prefix"], "to", unparser.thing(route.target("to")), *rest)]
       end
 
+      # @return [String] without a full stop
+      def words(set, route)
+        [set.element(route.target("table"))&.name, route["nowhere"] ? "drops" : "routes", route["prefix"],
+         *(["to", set.element(route.target("to"))&.name] unless route["nowhere"])].join(" ")
+      end
+
       # @param said [Hash] +by+, +subnet+
       def govern(context, said)
         by, subnet = said.values_at(:by, :subnet)

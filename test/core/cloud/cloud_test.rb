@@ -88,7 +88,8 @@ class CloudTest < Minitest::Test
     assert_equal "internet can reach front by tcp 443.", ask(set, "internet", "front", 443).answer
     assert_includes ask(set, "internet", "front", 443).steps.map(&:text), "fronts allows in tcp 443 from anywhere."
     assert_equal "internet cannot reach web by tcp 443: web has no address of the internet.", ask(set, "internet", "web", 443).answer
-    assert_equal "front cannot reach web by tcp 22: no rule of a group of web lets tcp 22 in from front.", ask(set, "front", "web", 22).answer
+    assert_equal "front cannot reach web by tcp 22: no rule of a group of web lets tcp 22 in from front.",
+                 ask(set, "front", "web", 22).answer
     stray = model("#{CLOUD}queue jobs\nfunction work\nwork reads jobs")
     assert ask(stray, "work", "jobs", 443).passes?
     refute ask(stray, "web", "jobs", 443).passes?
@@ -97,7 +98,7 @@ class CloudTest < Minitest::Test
   def test_who_may_reach_a_thing_and_whom_it_may_reach
     set = model("#{CLOUD}function work\nwork reads front")
     entries = Cloud::Reaching.new(set).into(id(set, "front"))
-    assert_equal [[id(set, "work"), :declared], [nil, :wide]].to_set, entries.to_set { |one| [one.id, one.sort] }
+    assert_equal([[id(set, "work"), :declared], [nil, :wide]].to_set, entries.to_set { |one| [one.id, one.sort] })
     out = Cloud::Reaching.new(set).out_of(id(set, "front"))
     assert_includes out.map { |one| [one.id, one.sort, one.traffic.to_s] }, [id(set, "web"), :rules, "tcp 8080"]
   end
@@ -105,7 +106,8 @@ class CloudTest < Minitest::Test
   # A word that two trades share means what its sheet draws.
   def test_shared_words_mean_what_their_sheet_draws_and_are_told_apart_elsewhere
     text = "project P\nsubnet loose 10.1.0.0/24\ncloud subnet airy 10.2.0.0/24\nsheet N: logical network\nsubnet Plant 10.20.4.0/24\n" \
-           "load balancer front on Plant\nsheet C: cloud\nnetwork net\nsubnet Plant 10.60.4.0/24 in net\nload balancer front in Plant\nsheet E: entities\n" \
+           "load balancer front on Plant\nsheet C: cloud\nnetwork net\nsubnet Plant 10.60.4.0/24 in net\nload balancer front in " \
+           "Plant\nsheet E: entities\n" \
            "entity Crew\nsheet M: logical network\nserver web on Plant"
     set = model(text)
     assert_equal ["cloud boundary", "subnet"], set.named("Plant").map(&:kind).sort

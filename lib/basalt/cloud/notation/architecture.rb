@@ -22,9 +22,8 @@ module Basalt
 
         def examples = ["network tele-net 10.60.0.0/16", "subnet app-a 10.60.1.0/24 in tele-net, zone a", "ingest reads readings, tcp 443"]
 
-        def chips =
-          [%w[network n], %w[subnet u], %w[zone z], %w[machine m], %w[function f], ["load balancer", "b"], ["relational store", "v"],
-           ["object store", "o"], %w[queue q], ["internet gateway", "g"], %w[internet i]]
+        # The rest is found by typing what it is there for.
+        def chips = [%w[network n], %w[subnet u], %w[machine m], %w[function f], ["load balancer", "b"], %w[queue q], %w[internet i]]
 
         def size(_set, thing)
           return [[BoundaryBox.new(thing).label_width + 40, 160].max, 80] if thing.kind == Kinds::BOUNDARY

@@ -13,15 +13,16 @@ module Basalt
         NO_GROUPS = [].freeze
 
         # @param landscape [Landscape]
-        def initialize(landscape)
+        # @param blocks [Blocks] that are told apart; those of which its rules and routes speak, where none are given
+        def initialize(landscape, blocks: nil)
           @landscape = landscape
-          @blocks = Blocks.new(prefixes)
+          @blocks = blocks || Blocks.new(prefixes)
           @filters = Filters.new(landscape)
           @routing = Routing.new(landscape)
           @paths = Known.new
         end
 
-        attr_reader :landscape, :filters, :routing
+        attr_reader :landscape, :filters, :routing, :blocks
 
         # @param interface [Interface]
         # @return [Party]

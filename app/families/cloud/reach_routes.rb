@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Cloud
+      # Which thing can reach which, and why.
+      module ReachRoutes
+        extend Routing
+
+        SHEET = EditRoutes::SHEET
+        REACH = "/projects/:project_id/reach"
+
+        helped_by :Asking
+
+        # What may reach a thing, and what it may reach.
+        get("#{SHEET}/reach/:element_id", needs: :see, answers: :part) do
+          with_project do |project|
+            entries = Presenters::ReachList.new(project.set, sheet(project), element(project.set, params[:element_id]),
+                                                params.slice(:port, :sort))
+            view(:reach_list, project:, sheet: sheet(project), entries:)
+          end
+        end
+
+        # Whether one reaches another by a port, and by what.
+        get("#{SHEET}/asked/:element_id", needs: :see, answers: :part) do
+          with_project { |project| view(:reach_answer, question: reach_question(project.set, element(project.set, params[:element_id]))) }
+        end
+
+        get(REACH, needs: :see, answers: :page) do
+          with_project { |project| erb(:reach, locals: { project:, page: Presenters::ReachPage.new(project.set) }) }
+        end
+
+        get("#{REACH}/asked", needs: :see, answers: :part) do
+          with_project { |project| view(:reach_answer, question: reach_question(project.set, reach_thing(project.set, params[:from]))) }
+        end
+
+        get("#{REACH}.csv", needs: :see, answers: :file) do
+          with_project { |project| download("reach.csv", "text/csv", Basalt::Cloud::ReachTable.new(project.set).csv) }
+        end
+
+        # What would not work any more if a rule went.
+        get("#{REACH}/without/:element_id", needs: :see, answers: :part) do
+          with_project { |project| view(:reach_without, loss: Presenters::RuleLoss.new(project.set, element(project.set, params[:element_id]))) }
+        end
+
+        # What the rules allow is drawn, as what they allow.
+        post "#{SHEET}/reach-taken/:element_id", needs: :edit, answers: :pieces, makes: "Add, Show" do
+          on_sheet(->(_) { "drew what the rules allow" }) do |draft, sheet|
+            thing = element(draft, params[:element_id])
+            made = params[:others].to_s.split.first(Presenters::ReachList::MOST).filter_map do |other|
+              Basalt::Cloud::Taking.new(draft, sheet.id).take(thing.id, other, into: params[:way] == "in")
+            end
+            Fresh.new(nil, made)
+          end
+        end
+
+        # What the form of a question says.
+        module Asking
+          def reach_thing(set, name)
+            found = set.named(name.to_s.strip).find { |one| [Basalt::Cloud::Kinds::RESOURCE, Basalt::Cloud::Kinds::BOUNDARY].include?(one.kind) }
+            found or raise Basalt::Mistake, "Nothing of a cloud is called “#{Basalt::Model::Names.short(name.to_s)}”"
+          end
+
+          def reach_question(set, thing)
+            other = reach_thing(set, params[:other])
+            from, to = params[:way] == "to" ? [thing, other] : [other, thing]
+            protocol = params[:protocol].to_s
+            raise Basalt::Mistake, "A protocol is one of #{Basalt::Cloud::Kinds::PROTOCOLS.join(", ")}" unless Basalt::Cloud::Kinds::PROTOCOLS.include?(protocol)
+
+            Basalt::Cloud::Question.new(set, from.id, to.id, protocol, reach_port(protocol))
+          end
+
+          def reach_port(protocol)
+            return unless Basalt::Cloud::Reach::Traffic::PORTED.include?(protocol)
+
+            Basalt::Cloud::TrafficText.ports(params[:port].to_s.strip).to_i
+          end
+        end
+      end
+    end
+  end
+end
