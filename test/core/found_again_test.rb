@@ -51,6 +51,10 @@ class FoundAgainTest < Minitest::Test
     "the activity table as a whole" => %w[inside-drawn-as-outside outside-drawn-as-inside activity-on-no-sheet],
     "levels and what they carry" => %w[unbalanced store-too-high],
     "sheets" => %w[more-than-one-process-on-context outsider-to-outsider],
+    "what is reached, from however far" => %w[
+      open-to-the-world rule-too-wide rule-without-effect no-way-out no-way-in connection-not-allowed one-zone-only blocks-overlap
+      resource-outside-subnet public-store unattached
+    ],
     "links, whose sheets are gone" => %w[dangling-link],
     "the brief as a whole" => %w[outside-the-brief]
   }.freeze

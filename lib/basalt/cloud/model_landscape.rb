@@ -62,7 +62,11 @@ module Basalt
         by_id(held.map { |id| type.new(id:, rules: rules.fetch(id, []).map { |rule| Rules.reach(rule) }) })
       end
 
-      def networks = by_id(@networks.map { |one| Reach::Network.new(id: one.id, prefixes: Prefixes.read(one["prefixes"])) })
+      # A subnet that is in none is a network of its own.
+      def networks
+        alone = @boundaries.values.select { |one| one["level"] == "subnet" && network_of(one.id).nil? }
+        by_id((@networks + alone).map { |one| Reach::Network.new(id: one.id, prefixes: Prefixes.read(one["prefixes"])) })
+      end
 
       def subnets
         own = @boundaries.values.select { |one| one["level"] == "subnet" }.filter_map { |one| subnet(one, network_of(one.id) || one.id) }

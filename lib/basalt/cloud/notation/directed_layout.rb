@@ -3,12 +3,35 @@
 module Basalt
   module Cloud
     module Notation
-      # What speaks to others above those that it speaks to, so that a request is read downwards.
+      # What speaks to others above those that it speaks to, or to the left of them: a request is read in one direction. Of the two ways the one
+      # is taken that suits the paper.
       class DirectedLayout < Drawing::LayeredLayout
+        # Between two that stand above each other where requests go to the right, and between what stands to the left and to the right: words stand
+        # there, px.
+        ABOVE = 30
+        ASIDE = 62
+        WORDS = 20
+
         private
 
         # Where to begin is said by the lines.
-        def tries(part) = super.map { |_, widest| [nil, widest] }.uniq
+        def tries(part) = super.map(&:last).uniq.product(%i[down across]).map { |widest, way| [way, widest] }
+
+        def laid(part, way, widest) = way == :across ? across(part, widest) : super
+
+        # Levels from left to right: laid out from above to below, with everything turned.
+        def across(part, widest)
+          levels = levels(part, nil)
+          nodes = part.map { |thing| size(thing).then { |w, h| Layout::Node.box(thing.id, h, w, levels.fetch(thing.id)) } }
+          plan = Layout::Layered.call(nodes, edges(part).map { |edge| edge.with(middle: WORDS, lane: edge.lane&.reverse) }, gap: ABOVE, widest:, strip: ASIDE)
+          boxes =
+            part.to_h do |thing|
+              w, h = size(thing)
+              y, x = plan.corners.fetch(thing.id)
+              [thing.id, { x:, y:, w:, h: }]
+            end
+          boxes.merge(plan.routes.transform_values { |points| { route: { "points" => points.map(&:reverse) } } })
+        end
 
         # Each as deep as the longest way to it; lines that would close a ring are left aside.
         def levels(part, _root)
