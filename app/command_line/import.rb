@@ -45,7 +45,9 @@ module CommandLine
       known = Web::Extensions.gather(:importers)
       return folder_importer(known) if File.directory?(file)
 
-      known.find { |one| one.endings.include?(File.extname(file).downcase) } or
+      fitting = known.select { |one| one.endings.include?(File.extname(file).downcase) }
+      told = fitting.select { |one| one.respond_to?(:reads?) }
+      told.find { |one| one.reads?(Files.bytes(file)) } || (fitting - told).first or
         raise Basalt::Mistake, "A file to bring in ends in #{known.flat_map(&:endings).join(", ")}, not “#{File.extname(file)}”"
     end
 

@@ -7,8 +7,10 @@ module Web
       module Extension
         module_function
 
-        def routes = [ReachRoutes]
-        def panels = { facts: [:cloud_facts, Presenters::ElementPanel], links: :cloud_links }
+        def routes = [ReachRoutes, AccountRoutes]
+        def panels = { facts: [:cloud_facts, Presenters::ElementPanel], links: :cloud_links, openers: :account_opener }
+        def tasks = { "cloud-account" => AccountWork }
+        def importers = [Importer]
         def commands = { "reach" => Commands::Reach }
       end
     end

@@ -31,7 +31,7 @@ module Web
         end
 
         get("#{REACH}/asked", needs: :see, answers: :part) do
-          with_project { |project| view(:reach_answer, question: reach_question(project.set, reach_thing(project.set, params[:from]))) }
+          with_project { |project| view(:reach_answer, question: reach_question(project.set, params[:from])) }
         end
 
         get("#{REACH}.csv", needs: :see, answers: :file) do
@@ -61,8 +61,12 @@ module Web
             found or raise Basalt::Mistake, "Nothing of a cloud is called “#{Basalt::Model::Names.short(name.to_s)}”"
           end
 
-          def reach_question(set, thing)
-            other = reach_thing(set, params[:other])
+          # @return [Basalt::Cloud::Question, nil] nil as long as one of the two is not named
+          # @param from [Basalt::Model::Element, String, nil] a thing, or the name of one
+          def reach_question(set, from)
+            return if [from, params[:other]].any? { |one| one.to_s.strip.empty? }
+
+            thing, other = [from, params[:other]].map { |one| one.is_a?(Basalt::Model::Element) ? one : reach_thing(set, one) }
             from, to = params[:way] == "to" ? [thing, other] : [other, thing]
             protocol = params[:protocol].to_s
             raise Basalt::Mistake, "A protocol is one of #{Basalt::Cloud::Kinds::PROTOCOLS.join(", ")}" unless Basalt::Cloud::Kinds::PROTOCOLS.include?(protocol)

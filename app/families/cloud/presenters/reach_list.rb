@@ -9,7 +9,7 @@ module Web
           # Rows that are told on either side, and taken together.
           MOST = 40
           WAYS = { "in" => "What may reach it", "out" => "What it may reach" }.freeze
-          Row = Basalt::Value.of(:id, :name, :sort, :traffic, :drawn)
+          Row = Basalt::Value.of(:id, :name, :by, :traffic, :drawn)
           Side = Basalt::Value.of(:way, :title, :rows, :more) do
             def takable = rows.reject(&:drawn).map(&:id)
           end
@@ -55,7 +55,7 @@ module Web
           def row(entry, way)
             id = entry.id || Basalt::Cloud::Services::INTERNET
             name = entry.id ? @set.element(entry.id).name : [Basalt::Cloud::Services::INTERNET, entry.block].compact.join(" ")
-            Row.new(id:, name:, sort: Basalt::Cloud::ReachTable::SORTS.fetch(entry.sort), traffic: entry.traffic.to_s,
+            Row.new(id:, name:, by: Basalt::Cloud::ReachTable::SORTS.fetch(entry.sort), traffic: entry.traffic.to_s,
                     drawn: drawn?(entry, way))
           end
 

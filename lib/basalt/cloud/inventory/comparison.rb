@@ -3,15 +3,16 @@
 module Basalt
   module Cloud
     module Inventory
-      # An inventory beside what a model has of the same account: what is new, what is gone, and what became another. What people added is not
-      # looked at: things that came from no inventory, and facts of which an inventory says nothing.
+      # An inventory beside what a model has of the same account: what is new, what is gone, and what became another. What people added
+      # is not looked at: things that came from no inventory, and facts of which an inventory says nothing. A thing that was drawn
+      # before its account came in is the one of its kind, name and place there.
       class Comparison
         # +changes+ are pairs of the value there is and the one that is wanted, by fact; +name+, +in+ and roles of ends among them.
         Altered = Value.of(:element, :wanted, :changes)
         FACTS = {
           Kinds::BOUNDARY => %w[level prefixes zone details],
           Kinds::RESOURCE => %w[service address public zone details],
-          Kinds::RULE => ["action", "direction", "protocol", "ports", "block", "anybody", Kinds::PLACE],
+          Kinds::RULE => %w[action direction protocol ports block anybody],
           Kinds::ROUTE => %w[prefix nowhere],
           Kinds::CONNECTION => %w[verb protocol ports both]
         }.freeze
@@ -30,9 +31,21 @@ module Basalt
 
         attr_reader :mark
 
-        # @return [Hash{String => Model::Element}] what came from the account before, by key
-        def known
-          @known ||= @set.of_kind(*KINDS).select { |one| one.external_id&.start_with?(mark) }.to_h { |one| [one.external_id.delete_prefix(mark), one] }
+        # @return [Hash{String => Model::Element}] what the project has of the account, by key
+        def known = @known ||= came.merge(met)
+
+        # @return [Hash{String => Model::Element}] what was there, and did not come from the account
+        def met
+          @met ||= begin
+            found = came.dup
+            used = found.values.to_set(&:id)
+            @wanted.each_with_object({}) do |wanted, adopted|
+              next if found.key?(wanted.key)
+
+              one = alike(wanted, found).find { |element| used.add?(element.id) } or next
+              found[wanted.key] = adopted[wanted.key] = one
+            end
+          end
         end
 
         # @return [Array<Wanted>]
@@ -59,11 +72,59 @@ module Basalt
 
         private
 
+        def came =
+          @came ||= @set.of_kind(*KINDS).select { |one|
+            one.external_id&.start_with?(mark)
+          }.to_h { |one| [one.external_id.delete_prefix(mark), one] }
+
+        # @return [Array<Model::Element>] what could be the same, and came from nowhere else
+        def alike(wanted, found)
+          all = wanted.ends ? joined(wanted, found) : placed(wanted, found)
+          all.select { |one| one.kind == wanted.kind && one.external_id.nil? }
+        end
+
+        def placed(wanted, found)
+          named = @set.named(wanted.name)
+          within = wanted.within && found[wanted.within]&.id
+          named.select { |one|
+            one.container_id == within && wanted.facts.slice("level", "service").all? { |fact, value|
+              one[fact] == value
+            }
+          }
+        end
+
+        def joined(wanted, found)
+          ends = wanted.ends.transform_values { |key| found[key]&.id }
+          return [] if ends.value?(nil)
+
+          facts = FACTS.fetch(wanted.kind, [])
+          @set.relations_of(ends.values.first, wanted.kind).select do |one|
+            ends.all? { |role, id| one.target(role) == id } && facts.all? { |fact| one[fact] == wanted.facts[fact] }
+          end
+        end
+
         def changes(element, wanted)
           facts = FACTS.fetch(element.kind, []).filter_map do |fact|
             [fact, [element[fact], wanted.facts[fact]]] unless element[fact] == wanted.facts[fact]
           end
-          facts.to_h.merge(named(element, wanted)).merge(held(element, wanted)).merge(ended(element, wanted))
+          [named(element, wanted), held(element, wanted), ended(element, wanted), ranked(element, wanted)].reduce(facts.to_h, :merge)
+        end
+
+        # Rules of a list are in another order, or others come among them.
+        def ranked(element, wanted)
+          place = wanted.facts[Kinds::PLACE]
+          return {} if place.nil? || place == element[Kinds::PLACE] || in_order?(wanted.ends["holder"])
+
+          { Kinds::PLACE => [element[Kinds::PLACE], place] }
+        end
+
+        def in_order?(holder)
+          (@in_order ||= {})[holder] ||= begin
+            rules = @wanted.select { |one| one.kind == Kinds::RULE && one.ends["holder"] == holder }.map { |one| known[one.key] }
+            keys = rules.map { |rule| rule && [Change::Reorder.key(rule), rule.ordinal] }
+            keys.all? && keys == keys.sort ? :yes : :no
+          end
+          @in_order[holder] == :yes
         end
 
         # A name that had to be made different stays so.
@@ -89,7 +150,7 @@ module Basalt
           end.to_h
         end
 
-        def key(id) = @set.element(id)&.external_id&.delete_prefix(mark)
+        def key(id) = (@keys ||= known.to_h { |key, element| [element.id, key] })[id]
       end
     end
   end

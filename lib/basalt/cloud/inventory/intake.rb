@@ -17,6 +17,7 @@ module Basalt
         def take(&progress)
           count = 0
           step = -> { (count += 1) % 500 == 0 && progress&.call(count) }
+          @comparison.met.each { |key, one| @draft.apply(Change::Adopt.new(id: one.id, external_id: "#{@comparison.mark}#{key}")) }
           @comparison.gone.each { |one| remove(one).then { step.call } }
           @comparison.added.each { |wanted| add(wanted).then { step.call } }
           @comparison.altered.each { |one| alter(one).then { step.call } }

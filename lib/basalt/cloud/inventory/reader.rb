@@ -5,8 +5,8 @@ require "json"
 module Basalt
   module Cloud
     module Inventory
-      # An inventory of an account as JSON (see docs/cloud-inventory.schema.json), read into what a model would hold. Nothing is taken of one in
-      # which anything is wrong: what, and where, is said by a JSON pointer (RFC 6901).
+      # An inventory of an account as JSON (see docs/cloud-inventory.schema.json), read into what a model would hold. Nothing is taken
+      # of one in which anything is wrong: what, and where, is said by a JSON pointer (RFC 6901).
       class Reader
         LIMIT = 60_000_000
         DEPTH = 8
@@ -125,11 +125,15 @@ module Basalt
                within(place, entry))
         end
 
-        def paper(place, entry, service) = want(place, entry, Kinds::RESOURCE, { "service" => service, **shared(place, entry) }, within(place, entry))
+        def paper(place, entry, service)
+          want(place, entry, Kinds::RESOURCE, { "service" => service, **shared(place, entry) }, within(place, entry))
+        end
 
         def shared(place, entry)
           facts = entry.fetch("facts", {}).merge(entry.fetch("tags", {})) { |_, fact, _| fact }
-          refuse("#{place}/facts", "it is not an object of texts") unless facts.values.all? { |value| value.nil? || !value.is_a?(Enumerable) }
+          refuse("#{place}/facts", "it is not an object of texts") unless facts.values.all? { |value|
+            value.nil? || !value.is_a?(Enumerable)
+          }
 
           { "zone" => entry["zone"]&.to_s, "details" => said("#{place}/facts") { Details.write(facts) } }
         rescue TypeError, NoMethodError
@@ -156,12 +160,12 @@ module Basalt
 
           peer, facts = whom(place, rule)
           facts = { "action" => action, "direction" => rule["direction"], **traffic(place, rule), **facts }
-          relate(Kinds::RULE, [holder, rule["id"] || facts.values_at("direction", "protocol", "ports", "block", "anybody").push(peer, index_of(holder, facts, index)).join(" ")],
-                 { "holder" => holder, "peer" => peer || holder }, facts.merge(Kinds::PLACE => (index + 1) * Change::OrderKey::ROOM))
+          relate(Kinds::RULE, [holder, rule["id"] || facts.values_at("direction", "protocol", "ports", "block", "anybody").push(peer, (index if listed?(holder))).join(" ")],
+                 { "holder" => holder, "peer" => peer || holder }, { **facts, Kinds::PLACE => ((index + 1) * Change::OrderKey::ROOM if listed?(holder)) })
         end
 
-        # Rules of a group that say the same are one; of a list each stands in its place.
-        def index_of(holder, _facts, index) = @ids[holder][1] == "lists" ? index : nil
+        # Rules of a group that say the same are one, in any order; of a list each stands in its place.
+        def listed?(holder) = @ids[holder][1] == "lists"
 
         # @return [Array(String, Hash)] id of a group, or nil, and the facts that say whom
         def whom(place, rule)
@@ -186,7 +190,8 @@ module Basalt
             refuse(at, "it is not an object") unless route.is_a?(Hash)
             prefix = said("#{at}/block") { Addresses.prefix(route["block"].to_s).to_s }
             to = route["to"] && known("#{at}/to", route["to"], "boundaries", "resources")
-            relate(Kinds::ROUTE, [entry["id"], prefix], { "table" => entry["id"], "to" => to || entry["id"] }, { "prefix" => prefix, "nowhere" => (true unless to) })
+            relate(Kinds::ROUTE, [entry["id"], prefix], { "table" => entry["id"], "to" => to || entry["id"] },
+                   { "prefix" => prefix, "nowhere" => (true unless to) })
           end
         end
 
@@ -223,7 +228,10 @@ module Basalt
           found = @ids[id]
           return id if found && lists.include?(found[1])
 
-          refuse(place, found ? "#{Model::Names.short(id.to_s)} is one of #{found[1]}, and not of #{lists.join(" or ")}" : "#{id.inspect[0, 60]} is nowhere in it")
+          refuse(place,
+                 found ? "#{Model::Names.short(id.to_s)} is one of #{found[1]}, and not of #{lists.join(" or ")}" : "#{id.inspect[0,
+                                                                                                                                  60]} " \
+"is nowhere in it")
         end
 
         def list(place, entry, key)

@@ -34,7 +34,9 @@ module Basalt
 
         private
 
-        def id(element_id) = @set.element(element_id).then { |one| one.external_id&.start_with?("cloud ") ? one.external_id.split(" ", 3).last : one.id }
+        def id(element_id)
+          @set.element(element_id).then { |one| one.external_id&.start_with?("cloud ") ? one.external_id.split(" ", 3).last : one.id }
+        end
 
         def thing(one) =
           { "id" => id(one.id), "name" => one.name, "in" => one.container_id && id(one.container_id), "zone" => one["zone"],
@@ -43,7 +45,9 @@ module Basalt
         def boundary(one) = thing(one).merge("level" => one["level"], "blocks" => Prefixes.read(one["prefixes"]).map(&:to_s)).compact
 
         def resource(one)
-          groups = @set.relations_of(one.id, "membership").select { |line| line.target("member") == one.id && ruled.include?(line.target("group")) }
+          groups = @set.relations_of(one.id, "membership").select { |line|
+            line.target("member") == one.id && ruled.include?(line.target("group"))
+          }
           thing(one).merge("service" => one["service"], "address" => one["address"], "public" => one["public"],
                            "groups" => groups.map { |line| id(line.target("group")) }).compact
         end
@@ -70,12 +74,15 @@ module Basalt
         def whom(rule) = rule["block"] || (rule["anybody"] ? Rules::ANYBODY : { "group" => id(rule.target("peer")) })
 
         def routes(table)
-          Routes.of(@set, table.id).map { |route| { "block" => route["prefix"], "to" => (id(route.target("to")) unless route["nowhere"]) }.compact }
+          Routes.of(@set, table.id).map { |route|
+            { "block" => route["prefix"], "to" => (id(route.target("to")) unless route["nowhere"]) }.compact
+          }
         end
 
         def connection(one)
           from, to = one.endpoints.first(2).map { |end_id| id(end_id) }
-          { "from" => from, "does" => one["verb"], "to" => to, "protocol" => one["protocol"], "ports" => one["ports"], "both ways" => one["both"] }.compact
+          { "from" => from, "does" => one["verb"], "to" => to, "protocol" => one["protocol"], "ports" => one["ports"],
+            "both ways" => one["both"] }.compact
         end
       end
     end

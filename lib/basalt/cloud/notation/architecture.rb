@@ -20,7 +20,7 @@ module Basalt
         def within?(_kind) = true
         def lanes? = true
 
-        def examples = ["network tele-net 10.60.0.0/16", "subnet app-a 10.60.1.0/24 in tele-net, zone a", "ingest reads readings, tcp 443"]
+        def examples = ["subnet app-a 10.60.1.0/24, zone a", "relational store readings in app-a", "machine web in app-a at 10.60.1.10"]
 
         # The rest is found by typing what it is there for.
         def chips = [%w[network n], %w[subnet u], %w[machine m], %w[function f], ["load balancer", "b"], %w[queue q], %w[internet i]]

@@ -3,11 +3,11 @@
 module Basalt
   module Cloud
     module Notation
-      # What speaks to others above those that it speaks to, or to the left of them: a request is read in one direction. Of the two ways the one
-      # is taken that suits the paper.
+      # What speaks to others above those that it speaks to, or to the left of them: a request is read in one direction. Of the two ways
+      # the one is taken that suits the paper.
       class DirectedLayout < Drawing::LayeredLayout
-        # Between two that stand above each other where requests go to the right, and between what stands to the left and to the right: words stand
-        # there, px.
+        # Between two that stand above each other where requests go to the right, and between what stands to the left and to the right:
+        # words stand there, px.
         ABOVE = 30
         ASIDE = 62
         WORDS = 20
@@ -23,7 +23,9 @@ module Basalt
         def across(part, widest)
           levels = levels(part, nil)
           nodes = part.map { |thing| size(thing).then { |w, h| Layout::Node.box(thing.id, h, w, levels.fetch(thing.id)) } }
-          plan = Layout::Layered.call(nodes, edges(part).map { |edge| edge.with(middle: WORDS, lane: edge.lane&.reverse) }, gap: ABOVE, widest:, strip: ASIDE)
+          plan = Layout::Layered.call(nodes, edges(part).map { |edge|
+            edge.with(middle: WORDS, lane: edge.lane&.reverse)
+          }, gap: ABOVE, widest:, strip: ASIDE)
           boxes =
             part.to_h do |thing|
               w, h = size(thing)

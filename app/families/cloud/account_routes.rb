@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Cloud
+      # An account that exists: its inventory comes in, is compared, and goes out again.
+      module AccountRoutes
+        extend Routing
+
+        ACCOUNTS = "/projects/:project_id/cloud-accounts"
+
+        helped_by :Accounts
+
+        # An inventory is looked at before anything is kept of it.
+        post ACCOUNTS, needs: :edit, answers: :redirect, makes: "an intake" do
+          with_project do |project|
+            upload = Upload.new(params[:file], what: "an inventory in JSON", limit: Basalt::Cloud::Inventory::Reader::LIMIT)
+            Basalt::Cloud::Inventory::Reader.new(upload.bytes)
+            intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.project_id, content: upload.bytes,
+                                           file_name: upload.name)
+            redirect project_path(project.project_id, "cloud-accounts/#{intake.id}")
+          end
+        end
+
+        get "#{ACCOUNTS}/:intake_id", needs: :see, answers: :page do
+          with_project do |project|
+            intake = account_intake
+            page = Presenters::AccountPage.new(project.set, intake, intake.task("cloud-account"))
+            erb(page.begun? ? :account_progress : :account, locals: { project:, intake:, account: page })
+          end
+        end
+
+        post "#{ACCOUNTS}/:intake_id/take", needs: :edit, answers: :redirect, makes: "Add, Set, Rejoin, Remove" do
+          with_project do |project|
+            intake = account_intake
+            unless intake.task("cloud-account")
+              Store::Task.give(project.project_id, "cloud-account", { intake_id: intake.id, sheet: params[:sheet] == "yes" }, by: person)
+            end
+            redirect project_path(project.project_id, "cloud-accounts/#{intake.id}")
+          end
+        end
+
+        get "#{ACCOUNTS}/:intake_id/progress", needs: :see, answers: :part do
+          with_project do |project|
+            intake = account_intake
+            view(:account_state, project:, intake:, account: Presenters::AccountPage.new(project.set, intake, intake.task("cloud-account")))
+          end
+        end
+
+        post "#{ACCOUNTS}/:intake_id/cancel", needs: :edit, answers: :redirect, makes: "an intake that stops" do
+          account_intake.task("cloud-account")&.cancel
+          redirect project_path(params[:project_id], "cloud-accounts/#{params[:intake_id]}")
+        end
+
+        get "/projects/:project_id/cloud-inventory.json", needs: :see, answers: :file do
+          with_project do |project|
+            name = "#{Drawings::FileName.plain(project.name)}-inventory.json"
+            account = { "id" => project.project_id, "name" => project.name }
+            download(name, "application/json", Basalt::Cloud::Inventory::Writer.new(project.set, account).json)
+          end
+        end
+
+        # What an address names.
+        module Accounts
+          def account_intake =
+            Store::Intake.find_by(id: id(params[:intake_id]), project_id: id(params[:project_id])) || raise(Refusals::NotFound, "intake")
+        end
+      end
+    end
+  end
+end

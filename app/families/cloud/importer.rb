@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Web
+  module Families
+    module Cloud
+      # The inventory of an account, from a file.
+      module Importer
+        ENDINGS = %w[.json].freeze
+
+        module_function
+
+        def endings = ENDINGS
+        def sheet = ["Cloud account", Basalt::Cloud::Notation::Architecture::NAME]
+
+        # @return [Boolean] whether a file of such an ending is one
+        def reads?(bytes) = bytes.byteslice(0, 4000).to_s.b.include?("\"#{Basalt::Cloud::Inventory::Reader::FORMAT}\"".b)
+
+        # @return [CommandLine::Import::Told]
+        def into(draft, bytes, sheet_id:)
+          comparison = Basalt::Cloud::Inventory::Comparison.new(Basalt::Cloud::Inventory::Reader.new(bytes), draft)
+          told = "#{comparison.added.length} new, #{comparison.altered.length} altered, #{comparison.gone.length} gone"
+          Basalt::Cloud::Inventory::Intake.new(comparison, draft).take
+          draft.of_kind(Basalt::Cloud::Kinds::BOUNDARY, Basalt::Cloud::Kinds::RESOURCE).each do |one|
+            draft.apply(Basalt::Change::Show.new(sheet_id:, element_id: one.id)) if one.external_id
+          end
+          CommandLine::Import::Told.new([told], true)
+        end
+      end
+    end
+  end
+end
