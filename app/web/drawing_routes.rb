@@ -89,7 +89,8 @@ module Web
           name = given(draft, kind, noun, params[:name].to_s.strip)
           known = kind.default_name(noun) && draft.named(name).find { |element| element.kind == kind.name }
           id = known ? known.id : Acting.new_id(draft, params[:id])
-          draft.apply(Basalt::Change::Add.new(kind: kind.name, name:, facts:, id:, container_id: kind.local&.call(draft, sheet))) unless known
+          container_id = kind.local&.call(draft, sheet)
+          draft.apply(Basalt::Change::Add.new(kind: kind.name, name:, facts:, id:, container_id:)) unless known
           show(draft, sheet, id, x, y)
           put(draft, sheet, id, [x, y], after)
           Reposition.new(draft, sheet).belong(id, [x, y]) unless after || ruled?(sheet, draft.element(id))

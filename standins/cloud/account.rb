@@ -34,7 +34,8 @@ module Standins
       def document
         {
           "format" => "cloud inventory", "version" => 1, "account" => { "id" => "tarnwater-1", "name" => "Tarnwater telemetry account" },
-          "boundaries" => boundaries, "resources" => resources, "groups" => groups, "lists" => lists, "tables" => tables, "connections" => connections
+          "boundaries" => boundaries, "resources" => resources, "groups" => groups, "lists" => lists, "tables" => tables,
+          "connections" => connections
         }
       end
 
@@ -56,7 +57,8 @@ module Standins
               "blocks" => ["10.#{60 + (number(one) / 8)}.#{(number(one) % 8) * 32}.0/19"] }
           end +
           each_subnet.map do |one, tier, zone|
-            { "id" => subnet(one, tier, zone), "level" => "subnet", "name" => "#{one} #{tier} #{zone}", "in" => "#{one}-net", "zone" => zone,
+            { "id" => subnet(one, tier, zone), "level" => "subnet", "name" => "#{one} #{tier} #{zone}", "in" => "#{one}-net",
+              "zone" => zone,
               "blocks" => [block(one, tier, zone)] }
           end
       end
@@ -78,8 +80,10 @@ module Standins
       end
 
       def thing(one, name, service, tier, n, place: n, public: nil)
-        { "id" => "#{one}-#{name}", "service" => service, "name" => "#{one} #{name}", "in" => subnet(one, tier, ZONES[place % 2]), "public" => public,
-          "groups" => ["#{one}-#{tier}#{n}"], "facts" => { "memory" => "#{2**(1 + (n % 4))} GB", "owner" => %w[Operations Maps Telemetry][n % 3] },
+        { "id" => "#{one}-#{name}", "service" => service, "name" => "#{one} #{name}", "in" => subnet(one, tier, ZONES[place % 2]),
+          "public" => public,
+          "groups" => ["#{one}-#{tier}#{n}"],
+          "facts" => { "memory" => "#{2**(1 + (n % 4))} GB", "owner" => %w[Operations Maps Telemetry][n % 3] },
           "tags" => { "system" => one } }.compact
       end
 

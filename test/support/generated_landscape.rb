@@ -59,7 +59,8 @@ class GeneratedLandscape
   def lists
     by_id(Array.new(3) do |n|
       R::AccessList.new(id: "list#{n}", rules: Array.new(@random.rand(2..7)) do |m|
-        R::Rule.new(id: "list#{n}-#{m}", direction: pick(%w[in out]), allows: chance(0.75), traffic: chance(0.5) ? R::Traffic::ALL : traffic,
+        R::Rule.new(id: "list#{n}-#{m}", direction: pick(%w[in out]), allows: chance(0.75),
+                    traffic: chance(0.5) ? R::Traffic::ALL : traffic,
                     peer: pick([nil, peer_block]))
       end)
     end)

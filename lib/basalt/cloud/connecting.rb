@@ -21,7 +21,8 @@ module Basalt
 
       def tell(unparser, connection)
         qualities = Statements::Grammar.qualities(Kinds::CONNECTION).flat_map { |quality| quality.tell(unparser, connection) }
-        [unparser.say(unparser.thing(connection.target("from")), connection["verb"] || Verbs::PLAIN, unparser.thing(connection.target("to")),
+        from, to = connection.endpoints.first(2).map { |id| unparser.thing(id) }
+        [unparser.say(from, connection["verb"] || Verbs::PLAIN, to,
                       *qualities.flat_map { |parts| [:comma, *parts] })]
       end
 

@@ -9,9 +9,9 @@ module Basalt
       # @param said [Hash] +table+, +prefix+, and +to+ or nothing, where what is sent there is dropped
       def state(context, said)
         table = said[:table]
-        raise Mistake, "#{table.name} is #{English.article(table.noun)} #{table.noun}: only a #{Services::TABLE} routes" unless table["se" \
-                                                                                                                                      "rv" \
-                                                                                                                                      "ice"] == Services::TABLE
+        unless table["service"] == Services::TABLE
+          raise Mistake, "#{table.name} is #{English.article(table.noun)} #{table.noun}: only a #{Services::TABLE} routes"
+        end
 
         to = said[:to] || table
         prefix = Addresses.prefix(said[:prefix]).to_s
@@ -48,9 +48,10 @@ module Basalt
       # @param said [Hash] +by+, +subnet+
       def govern(context, said)
         by, subnet = said.values_at(:by, :subnet)
-        raise Mistake, "#{by.name} is #{English.article(by.noun)} #{by.noun}: subnets are governed by #{Services::PAPERS.map { |one|
-          "#{English.article(one)} #{one}"
-        }.join(" or ")}" unless Services::PAPERS.include?(by["service"])
+        unless Services::PAPERS.include?(by["service"])
+          papers = Services::PAPERS.map { |one| "#{English.article(one)} #{one}" }.join(" or ")
+          raise Mistake, "#{by.name} is #{English.article(by.noun)} #{by.noun}: subnets are governed by #{papers}"
+        end
         return if governing(context.draft, subnet.id).any? { |one| one.id == by.id }
 
         context.add(Kinds::GOVERNANCE, ends: [["by", by.id], ["subnet", subnet.id]])

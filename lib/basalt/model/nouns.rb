@@ -26,7 +26,8 @@ module Basalt
       # @return [Array(Kind, Hash), nil]
       def meant(noun, notation_name) = on(notation_name)[noun] || all[noun]
 
-      # @return [Boolean] whether the word makes one of this kind on a sheet of that notation; a yielding kind is made on its own sheets alone
+      # @return [Boolean] whether the word makes one of this kind on a sheet of that notation; a yielding kind is made on its own
+      #   sheets alone
       def declares?(noun, kind, notation_name)
         meant(noun, notation_name)[0].equal?(kind) && (!kind.yielding || notation_name.nil? || drawn?(kind, notation_name))
       end

@@ -113,7 +113,8 @@ end
 
 class ReachTest < Minitest::Test
   R = Basalt::Cloud::Reach
-  ASKED = [["tcp", 21], ["tcp", 22], ["tcp", 80], ["tcp", 443], ["tcp", 1024], ["tcp", 5432], ["tcp", 9000], ["udp", 443], ["udp", 65_535], ["icmp", 0],
+  ASKED = [["tcp", 21], ["tcp", 22], ["tcp", 80], ["tcp", 443], ["tcp", 1024], ["tcp", 5432], ["tcp", 9000], ["udp", 443], ["udp", 65_535],
+           ["icmp", 0],
            ["other", 0]].freeze
 
   def test_parties_reach_what_single_packets_reach

@@ -10,6 +10,9 @@ module Basalt
         # By which machines are looked after and stores are asked (Service Name and Transport Protocol Port Number Registry, RFC 6335).
         GRAVE = [22, 23, 445, 1433, 1521, 3306, 3389, 5432, 5900, 5984, 6379, 9042, 9200, 11_211, 27_017].freeze
 
+        GRAVE_WHY = "By such ports machines are looked after and stores are asked; whoever scans the internet finds them within hours."
+        private_constant :GRAVE_WHY
+
         def findings
           anybody = reach.outside.keys.select { |party| party.around.one? }
           scape.landscape.interfaces.each_value.select(&:open).filter_map do |interface|
@@ -24,8 +27,7 @@ module Basalt
           return if open.empty?
 
           grave = GRAVE.any? { |port| open.include?(Reach::Traffic.number("tcp", port)) } || Services::STORES.include?(thing["service"])
-          why = grave ? "By such ports machines are looked after and stores are asked; whoever scans the internet finds them within hours." :
-                        "Nothing that is drawn needs it; what nobody needs is closed."
+          why = grave ? GRAVE_WHY : "Nothing that is drawn needs it; what nobody needs is closed."
           Basalt::Checks::Finding.new(id: self.class.id, severity: grave ? :error : :warning, subjects: [thing.id],
                                       message: "Anybody can reach #{thing.name} by #{open}", why:, also: [])
         end

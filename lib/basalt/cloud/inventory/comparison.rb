@@ -29,6 +29,9 @@ module Basalt
         # @return [String] with which the external ids begin of all that came from an account
         def self.mark(account) = "cloud #{account} "
 
+        # @return [String] a name that nothing else has
+        def self.told_apart(wanted) = "#{wanted.name} (#{wanted.key})"
+
         attr_reader :mark
 
         # @return [Hash{String => Model::Element}] what the project has of the account, by key
@@ -133,8 +136,6 @@ module Basalt
 
           { "name" => [element.name, wanted.name] }
         end
-
-        def self.told_apart(wanted) = "#{wanted.name} (#{wanted.key})"
 
         def held(element, wanted)
           return {} if wanted.ends

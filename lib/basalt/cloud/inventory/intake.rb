@@ -36,8 +36,9 @@ module Basalt
 
         def add(wanted)
           id = @draft.new_id
-          @draft.apply(Change::Add.new(kind: wanted.kind, name: free(wanted), facts: wanted.facts, ends: ends(wanted), id:,
-                                       container_id: wanted.within && @ids.fetch(wanted.within), external_id: "#{@comparison.mark}#{wanted.key}"))
+          container_id = wanted.within && @ids.fetch(wanted.within)
+          @draft.apply(Change::Add.new(kind: wanted.kind, name: free(wanted), facts: wanted.facts, ends: ends(wanted), id:, container_id:,
+                                       external_id: "#{@comparison.mark}#{wanted.key}"))
           @ids[wanted.key] = id
         end
 

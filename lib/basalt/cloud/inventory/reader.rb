@@ -121,8 +121,8 @@ module Basalt
           refuse("#{place}/service", "it is none of #{Services::ALL.first(6).join(", ")} and so on") unless Services::ALL.include?(service)
 
           address = entry["address"] && said("#{place}/address") { Addresses.address(entry["address"].to_s).to_s }
-          want(place, entry, Kinds::RESOURCE, { "service" => service, "address" => address, "public" => flag(place, entry, "public"), **shared(place, entry) },
-               within(place, entry))
+          facts = { "service" => service, "address" => address, "public" => flag(place, entry, "public"), **shared(place, entry) }
+          want(place, entry, Kinds::RESOURCE, facts, within(place, entry))
         end
 
         def paper(place, entry, service)
@@ -158,11 +158,13 @@ module Basalt
           refuse("#{place}/action", "it is neither allows nor denies") unless Rules::ACTIONS.include?(action)
           refuse("#{place}/action", "a group only allows") if action == "denies" && @ids[holder][1] == "groups"
 
-          peer, facts = whom(place, rule)
-          facts = { "action" => action, "direction" => rule["direction"], **traffic(place, rule), **facts }
-          relate(Kinds::RULE, [holder, rule["id"] || facts.values_at("direction", "protocol", "ports", "block", "anybody").push(peer, (index if listed?(holder))).join(" ")],
-                 { "holder" => holder, "peer" => peer || holder }, { **facts, Kinds::PLACE => ((index + 1) * Change::OrderKey::ROOM if listed?(holder)) })
+          peer, said = whom(place, rule)
+          facts = { "action" => action, "direction" => rule["direction"], **traffic(place, rule), **said }
+          facts[Kinds::PLACE] = (index + 1) * Change::OrderKey::ROOM if listed?(holder)
+          relate(Kinds::RULE, [holder, rule["id"] || words(facts, peer)], { "holder" => holder, "peer" => peer || holder }, facts)
         end
+
+        def words(facts, peer) = [*facts.values_at("direction", "protocol", "ports", "block", "anybody", Kinds::PLACE), peer].join(" ")
 
         # Rules of a group that say the same are one, in any order; of a list each stands in its place.
         def listed?(holder) = @ids[holder][1] == "lists"

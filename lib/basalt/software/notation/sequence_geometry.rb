@@ -20,7 +20,9 @@ module Basalt
           return was if about.empty?
 
           was.continued(about) do
-            about.all? { |delta| words_alone?(delta) } ? new(set, sheet_id, was).tap { |now| now.take_over(was, about.map(&:id)) } : new(set, sheet_id)
+            next new(set, sheet_id) unless about.all? { |delta| words_alone?(delta) }
+
+            new(set, sheet_id, was).tap { |now| now.take_over(was, about.map(&:id)) }
           end
         end
 
