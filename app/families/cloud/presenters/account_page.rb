@@ -20,7 +20,7 @@ module Web
           def title = reader.title
           def count = reader.wanted.count { |one| one.ends.nil? }
           def nothing? = comparison.empty?
-          def first? = comparison.known.empty?
+          def first? = comparison.came.empty?
           def counts = { "new" => comparison.added.length, "gone" => comparison.gone.length, "altered" => comparison.altered.length }
 
           # @return [Array<String>] things before what joins them

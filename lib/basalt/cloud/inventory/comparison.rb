@@ -37,6 +37,12 @@ module Basalt
         # @return [Hash{String => Model::Element}] what the project has of the account, by key
         def known = @known ||= came.merge(met)
 
+        # @return [Hash{String => Model::Element}] what came from it before
+        def came =
+          @came ||= @set.of_kind(*KINDS).select { |one|
+            one.external_id&.start_with?(mark)
+          }.to_h { |one| [one.external_id.delete_prefix(mark), one] }
+
         # @return [Hash{String => Model::Element}] what was there, and did not come from the account
         def met
           @met ||= begin
@@ -74,11 +80,6 @@ module Basalt
         def empty? = added.empty? && gone.empty? && altered.empty?
 
         private
-
-        def came =
-          @came ||= @set.of_kind(*KINDS).select { |one|
-            one.external_id&.start_with?(mark)
-          }.to_h { |one| [one.external_id.delete_prefix(mark), one] }
 
         # @return [Array<Model::Element>] what could be the same, and came from nowhere else
         def alike(wanted, found)
