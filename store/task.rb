@@ -32,6 +32,17 @@ module Store
       end
     end
 
+    # What must not leave this process is worked here at once, and by nobody else.
+    #
+    # @yieldparam task [Task]
+    # @yieldreturn [Result]
+    # @return [Task]
+    def self.here(project_id, kind, arguments, by:, &work)
+      task = create!(id: SecureRandom.uuid, project_id:, kind:, arguments:, said_by: by)
+      Thread.new { ActiveRecord::Base.connection_pool.with_connection { find(task.id).work(&work) } }
+      task
+    end
+
     # Files can be made again, and are large; after a month nobody asks what became of them, nor of inventories that were brought.
     def self.forget_old
       now = Time.now.utc
@@ -46,9 +57,9 @@ module Store
     def finished? = FINISHED.include?(state)
 
     # Does the work, whatever comes of it.
-    def work
+    def work(&own)
       update!(state: "running")
-      result = self.class.workers.fetch(kind).call(self)
+      result = (own || self.class.workers.fetch(kind)).call(self)
       keep(result) if result
     rescue Cancelled
       update!(state: "cancelled")

@@ -25,11 +25,13 @@ module CommandLine
       open_database(cluster ? cluster.start : ENV.fetch("DATABASE_URL"), own: !cluster.nil?)
       watch = Watch.new(cluster, err).tap(&:begin) if cluster
       crew = Crew.new.tap(&:begin)
+      @told = (stand_ins = StandIns.new(port)).begin unless options[:empty]
       serve(home)
       0
     rescue SignalException
       130
     ensure
+      stand_ins&.end
       crew&.end
       watch&.end
       cluster&.stop
@@ -66,7 +68,7 @@ module CommandLine
     end
 
     def announce
-      out.puts "Basalt serves http://127.0.0.1:#{port}/ (Ctrl-C stops it)"
+      out.puts "Basalt serves http://127.0.0.1:#{port}/ (Ctrl-C stops it)", *@told
       out.flush
     end
 

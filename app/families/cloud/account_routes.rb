@@ -22,6 +22,35 @@ module Web
           end
         end
 
+        # An account is read at its provider; key and secret are used for that and kept nowhere.
+        post "#{ACCOUNTS}/pulls", needs: :edit, answers: :redirect, makes: "a pull" do
+          with_project do |project|
+            endpoint = Endpoints.check(params[:endpoint])
+            raise Basalt::Mistake, "Say key and secret" if [params[:key], params[:secret]].any? { |one| one.to_s.empty? }
+
+            task = PullWork.begin(project.project_id, endpoint, params[:key].to_s, params[:secret].to_s, by: person)
+            redirect project_path(project.project_id, "cloud-accounts/pulls/#{task.id}")
+          end
+        end
+
+        get "#{ACCOUNTS}/pulls/:task_id", needs: :see, answers: :page do
+          with_project do |project|
+            pull = Presenters::PullState.new(account_pull)
+            halt redirect(project_path(project.project_id, "cloud-accounts/#{pull.intake_id}")) if pull.intake_id
+
+            erb(:pull, locals: { project:, pull: })
+          end
+        end
+
+        get "#{ACCOUNTS}/pulls/:task_id/progress", needs: :see, answers: :part do
+          with_project { |project| view(:pull_state, project:, pull: Presenters::PullState.new(account_pull)) }
+        end
+
+        post "#{ACCOUNTS}/pulls/:task_id/cancel", needs: :edit, answers: :redirect, makes: "a pull that stops" do
+          account_pull.cancel
+          redirect project_path(params[:project_id], "cloud-accounts/pulls/#{params[:task_id]}")
+        end
+
         get "#{ACCOUNTS}/:intake_id", needs: :see, answers: :page do
           with_project do |project|
             intake = account_intake
@@ -62,6 +91,11 @@ module Web
 
         # What an address names.
         module Accounts
+          def account_pull
+            found = Store::Task.find_by(id: id(params[:task_id]), project_id: id(params[:project_id]), kind: PullWork::KIND)
+            found || raise(Refusals::NotFound, "pull")
+          end
+
           def account_intake =
             Store::Intake.find_by(id: id(params[:intake_id]), project_id: id(params[:project_id])) || raise(Refusals::NotFound, "intake")
         end

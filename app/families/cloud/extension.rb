@@ -8,10 +8,15 @@ module Web
         module_function
 
         def routes = [ReachRoutes, AccountRoutes]
-        def panels = { facts: [:cloud_facts, Presenters::ElementPanel], links: :cloud_links, openers: :account_opener }
+
+        def panels
+          { facts: [:cloud_facts, Presenters::ElementPanel], links: :cloud_links, openers: [:account_opener, Presenters::AccountOpener] }
+        end
+
         def tasks = { "cloud-account" => AccountWork }
         def importers = [Importer]
-        def commands = { "reach" => Commands::Reach }
+        def stand_ins = [StandIn]
+        def commands = { "reach" => Commands::Reach, "collect" => Commands::Collect }
       end
     end
   end
