@@ -46,7 +46,7 @@ class RoutesTest < Minitest::Test
       )
 
   def task(route)
-    kind = route.path.include?("proofs") ? "proof" : "export"
+    kind = { "proofs" => "proof", "cloud-accounts" => "cloud-pull" }.find { |part, _| route.path.include?(part) }&.last || "export"
     Store::Task.create!(
       id: SecureRandom.uuid,
       project_id: @project.id,
@@ -67,6 +67,14 @@ class RoutesTest < Minitest::Test
     Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content: "class A; end", file_name: "a.rb").tap do |one|
       about = { intake_id: one.id }
       Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind: "code", said_by: "test", arguments: about)
+    end
+  end
+
+  def account
+    content = JSON.generate(format: "cloud inventory", version: 1, account: { id: "a" })
+    Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content:, file_name: "a.json").tap do |one|
+      about = { intake_id: one.id }
+      Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind: "cloud-account", said_by: "test", arguments: about)
     end
   end
 
@@ -102,7 +110,7 @@ class RoutesTest < Minitest::Test
     when "task_id"
       [task(route).id]
     when "intake_id"
-      [route.path.include?("/code/") ? code.id : taken(intake).id]
+      [route.path.include?("/code/") ? code.id : (route.path.include?("/cloud-accounts/") ? account : taken(intake)).id]
     when "face"
       %w[taking-part access]
     when "other_id"

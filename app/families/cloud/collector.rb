@@ -112,9 +112,8 @@ module Web
           http.request(get) do |response|
             body = +""
             response.read_body do |part|
-              raise Failed, "The endpoint answers with more than #{MOST_BYTES / 1_000_000} MB at once" if body.bytesize + part.bytesize > MOST_BYTES
-
               body << part
+              raise Failed, "The endpoint answers with more than #{MOST_BYTES / 1_000_000} MB at once" if body.bytesize > MOST_BYTES
             end
             return Answer.new(response.code.to_i, response["retry-after"], body)
           end

@@ -10,7 +10,7 @@ module Web
         def routes = [ReachRoutes, AccountRoutes]
 
         def panels
-          { facts: [:cloud_facts, Presenters::ElementPanel], links: :cloud_links, openers: [:account_opener, Presenters::AccountOpener] }
+          { facts: [:cloud_panel, Presenters::ElementPanel], links: :cloud_links, openers: [:account_opener, Presenters::AccountOpener] }
         end
 
         def tasks = { "cloud-account" => AccountWork }

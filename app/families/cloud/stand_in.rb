@@ -17,7 +17,8 @@ module Web
         end
 
         # @return [String] what whoever wants to try it has to know
-        def words(url) = "A cloud account to try is at #{url}, key #{Standins::Cloud::Server::KEY}, secret “#{Standins::Cloud::Server::SECRET}”"
+        def words(url) =
+          "A cloud account to try is at #{url}, key #{Standins::Cloud::Server::KEY}, secret “#{Standins::Cloud::Server::SECRET}”"
       end
     end
   end

@@ -47,19 +47,19 @@ module Basalt
         @governing = set.of_kind(Kinds::GOVERNANCE).group_by { |one| one.target("subnet") }.transform_values { |list| list.map { |one| one.target("by") } }
         @papers = @resources.select { |one| Services::PAPERS.include?(one["service"]) }.to_h { |one| [one.id, one["service"]] }
         @joined = joined(set)
+        # A group that somebody drew holds nothing back as long as it has no rule; one of an account does.
+        @guarding = set.of_kind(Kinds::GROUP).select { |one| rules.key?(one.id) || one.external_id&.start_with?("cloud ") }.to_set(&:id)
         @landscape =
-          Reach::Landscape.new(networks:, subnets:, gateways:, peerings:, interfaces: interfaces(memberships(set, rules)),
-                               groups: ruled(rules, Reach::RuleGroup, set.of_kind(Kinds::GROUP).map(&:id)),
+          Reach::Landscape.new(networks:, subnets:, gateways:, peerings:, interfaces: interfaces(memberships(set)),
+                               groups: ruled(rules, Reach::RuleGroup, @guarding.to_a),
                                lists: ruled(rules, Reach::AccessList, of_service(Services::LIST)), tables: tables(set))
       end
 
       def of_service(service) = @resources.select { |one| one["service"] == service }.map(&:id)
       def by_id(list) = list.to_h { |one| [one.id, one] }
 
-      # Only groups with rules hold anything back.
       def ruled(rules, type, ids)
-        held = type == Reach::RuleGroup ? ids.select { |id| rules.key?(id) } : ids
-        by_id(held.map { |id| type.new(id:, rules: rules.fetch(id, []).map { |rule| Rules.reach(rule) }) })
+        by_id(ids.map { |id| type.new(id:, rules: rules.fetch(id, []).map { |rule| Rules.reach(rule) }) })
       end
 
       # A subnet that is in none is a network of its own.
@@ -81,8 +81,8 @@ module Basalt
       end
 
       # @return [Hash{String => Array<String>}] by resource or boundary, the groups with rules that it belongs to
-      def memberships(set, rules)
-        set.of_kind("membership").select { |one| rules.key?(one.target("group")) }
+      def memberships(set)
+        set.of_kind("membership").select { |one| @guarding.include?(one.target("group")) }
           .group_by { |one| one.target("member") }.transform_values { |list| list.map { |one| one.target("group") }.uniq }
       end
 

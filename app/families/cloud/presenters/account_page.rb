@@ -21,7 +21,8 @@ module Web
           def count = reader.wanted.count { |one| one.ends.nil? }
           def nothing? = comparison.empty?
           def first? = comparison.came.empty?
-          def counts = { "new" => comparison.added.length, "gone" => comparison.gone.length, "altered" => comparison.altered.length }
+          # @return [Array<String>] how many entries of each sort
+          def counts = ["#{comparison.added.length} new", "#{comparison.gone.length} gone", "#{comparison.altered.length} altered"]
 
           # @return [Array<String>] things before what joins them
           def added = told(comparison.added.reject(&:ends).map { |one| "#{noun(one)} #{one.name}" })
