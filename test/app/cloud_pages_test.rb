@@ -143,6 +143,21 @@ class CloudPagesTest < Minitest::Test
     assert_equal 0, Store::Task.count
   end
 
+  def test_a_sheet_begins_with_a_structure_and_repeats_what_is_in_it
+    get "#{@path}/beginnings"
+    pictures = last_response.body.scan(%r{/cloud-beginnings/[^"]+\.svg}).uniq
+    assert_equal 8, pictures.length
+    get pictures.first
+    assert_includes last_response.body, "my-"
+    post "#{@path}/begun", { token:, beginning: "event pipeline", prefix: "map" }
+    assert_predicate last_response, :redirect?
+    assert set.shown?(sheet_of(@project, "C").id, id("map-intake"))
+    post "#{@path}/begun", { token:, beginning: "event pipeline", prefix: "a b" }
+    assert_equal 422, last_response.status
+    send_act("repeated/#{id("app")}", outside: "yes")
+    assert_equal "10.60.2.0/24", set.named("app-2").first["prefixes"]
+  end
+
   # Every text of every table is looked at, the project as a file, and what was written to the log.
   def test_the_secret_is_found_nowhere
     said = capture_io do

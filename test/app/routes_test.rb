@@ -117,6 +117,8 @@ class RoutesTest < Minitest::Test
       set.of_kind("use case", "entity").first(2).map(&:id)
     when "number"
       %w[1]
+    when "beginning"
+      [Rack::Utils.escape_path(Basalt::Cloud::Beginnings.all.first.name)]
     when "image_id"
       [image.id]
     else

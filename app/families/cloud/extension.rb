@@ -7,10 +7,11 @@ module Web
       module Extension
         module_function
 
-        def routes = [ReachRoutes, AccountRoutes]
+        def routes = [ReachRoutes, AccountRoutes, BeginningRoutes]
 
         def panels
-          { facts: [:cloud_panel, Presenters::ElementPanel], links: :cloud_links, openers: [:account_opener, Presenters::AccountOpener] }
+          { facts: [:cloud_panel, Presenters::ElementPanel], sheet: [:cloud_sheet, Presenters::SheetPanel], links: :cloud_links,
+            openers: [:account_opener, Presenters::AccountOpener] }
         end
 
         def tasks = { "cloud-account" => AccountWork }

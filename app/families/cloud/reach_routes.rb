@@ -54,6 +54,16 @@ module Web
           end
         end
 
+        # A boundary once more, with all in it.
+        post "#{SHEET}/repeated/:element_id", needs: :edit, answers: :pieces, makes: "Duplicate, Add, Set" do
+          on_sheet(->(_) { "repeated a boundary with all in it" }) do |draft, sheet|
+            boundary = element(draft, params[:element_id])
+            repeating = Basalt::Cloud::Repeating.new(boundary.id, sheet.id, outside: params[:outside] == "yes")
+            draft.apply(repeating)
+            Fresh.new(nil, [repeating.made.fetch(boundary.id)])
+          end
+        end
+
         # What the form of a question says.
         module Asking
           def reach_thing(set, name)

@@ -128,6 +128,56 @@ class CloudTest < Minitest::Test
     assert_equal facts(set), facts(model(reading(set)))
   end
 
+  def repeated(set, name, **about)
+    draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
+    draft.apply(Cloud::Repeating.new(id(set, name), set.sheet_list.first.id, **about))
+    set.advance(draft.effect)
+  end
+
+  def test_a_boundary_is_repeated_with_names_and_addresses_that_go_on
+    set = repeated(model(CLOUD, tidy: true), "app", outside: true)
+    assert_equal ["10.60.2.0/24", "10.60.2.10"], [set.named("app-2").first["prefixes"], set.named("web-2").first["address"]]
+    assert_equal ["webs"], Annotation::Membership.groups(set, id(set, "web-2")).map(&:name)
+    assert_includes reading(set), "front targets web-2, tcp 8080"
+    refute_includes findings(set).map(&:id), "blocks-overlap"
+    refute_includes reading(repeated(model(CLOUD, tidy: true), "app")), "front targets web-2"
+  end
+
+  def test_a_network_is_repeated_as_a_whole
+    set = repeated(repeated(model(CLOUD, tidy: true), "net"), "net")
+    assert_equal(%w[10.60.0.0/16 10.61.0.0/16 10.62.0.0/16], set.of_kind("cloud boundary").select { |one| one["level"] == "network" }
+      .map { |one| one["prefixes"] })
+    assert_equal "10.62.1.10", set.named("web-3").first["address"]
+    assert_equal id(set, "ways"), Cloud::Routes.governing(set, id(set, "edge-3")).first.id
+  end
+
+  def test_where_no_block_is_free_the_address_is_left_open
+    set = model("sheet S: cloud\nnetwork net 10.60.0.0/24\nsubnet one 10.60.0.0/25 in net\nsubnet two 10.60.0.128/25 in net\nmachine m " \
+                "in one at 10.60.0.5",
+                tidy: true)
+    assert_nil repeated(set, "one").named("one-2").first["prefixes"]
+  end
+
+  def test_what_is_begun_with_is_read_and_has_nothing_wrong
+    assert_equal 8, Cloud::Beginnings.all.length
+    Cloud::Beginnings.all.each do |one|
+      set = model("sheet S: cloud\n#{one.statements("map")}", tidy: true)
+      assert_empty findings(set).map(&:message), one.name
+      own = set.things_on(set.sheet_list.first.id).reject { |thing| thing.name == "internet" }
+      assert(own.all? { |thing| thing.name.start_with?("map-") }, one.name)
+    end
+    ["", "1x", "a b", "a\"b", "x" * 41].each { |prefix| assert_raises(Mistake, prefix) { Cloud::Beginnings.all.first.statements(prefix) } }
+  end
+
+  def test_a_sheet_of_ones_own_can_be_begun_with
+    set = model("#{CLOUD}sheet Next: cloud", tidy: true)
+    draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
+    one, other = set.sheet_list.map(&:id)
+    Cloud::Beginnings.copy(draft, one, other, "far")
+    assert_equal draft.things_on(one).length - 3, draft.things_on(other).length
+    assert_includes Statements::Unparser.new(draft).sheet(other), "far-front targets far-web, tcp 8080"
+  end
+
   def test_what_cannot_be_said_of_clouds_is_refused_in_words
     {
       "web allows in tcp 22 from anywhere" => /web is a machine: rules are of a group or an access list/,

@@ -23,6 +23,8 @@ module Web
             end
           end
 
+          def boundary? = @element.kind == K::BOUNDARY
+
           # @return [Hash{String => String}]
           def details = Basalt::Cloud::Details.read(@element["details"])
 
