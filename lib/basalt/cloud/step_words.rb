@@ -19,8 +19,8 @@ module Basalt
       # @return [String] a sentence
       def of(step)
         case step.what
-        when :out_rules then ruled(step, "No rule of a group of #{@from.name} lets #{@asked} out to #{@to.name}")
-        when :in_rules then ruled(step, "No rule of a group of #{@to.name} lets #{@asked} in from #{@from.name}")
+        when :out_rules then ruled(step, "No rule of #{groups(@from)} lets #{@asked} out to #{@to.name}")
+        when :in_rules then ruled(step, "No rule of #{groups(@to)} lets #{@asked} in from #{@from.name}")
         when :list_out then listed(step, "out of the subnet of #{@from.name}")
         when :list_in then listed(step, "into the subnet of #{@to.name}")
         when :answer_out then answered(step, "out of the subnet of #{@to.name}")
@@ -34,6 +34,13 @@ module Basalt
       end
 
       private
+
+      # @return [String] the rule groups of a thing
+      def groups(thing)
+        lines = @set.relations_of(thing.id, "membership").select { |one| one.target("member") == thing.id }
+        names = lines.map { |one| @set.element(one.target("group")) }.select { |group| group.kind == Kinds::GROUP }.map(&:name)
+        names.empty? ? "a group of #{thing.name}" : names.join(" or ")
+      end
 
       def name(id) = @set.element(id)&.name || "what is gone"
 

@@ -88,7 +88,7 @@ class CloudTest < Minitest::Test
     assert_equal "internet can reach front by tcp 443.", ask(set, "internet", "front", 443).answer
     assert_includes ask(set, "internet", "front", 443).steps.map(&:text), "fronts allows in tcp 443 from anywhere."
     assert_equal "internet cannot reach web by tcp 443: web has no address of the internet.", ask(set, "internet", "web", 443).answer
-    assert_equal "front cannot reach web by tcp 22: no rule of a group of web lets tcp 22 in from front.",
+    assert_equal "front cannot reach web by tcp 22: no rule of webs lets tcp 22 in from front.",
                  ask(set, "front", "web", 22).answer
     stray = model("#{CLOUD}queue jobs\nfunction work\nwork reads jobs")
     assert ask(stray, "work", "jobs", 443).passes?
