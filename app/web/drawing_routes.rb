@@ -207,17 +207,7 @@ module Web
             end
         end
 
-        private
-
-        def given(draft, kind, noun, name)
-          return name unless name.empty?
-          return kind.default_name(noun) if kind.default_name(noun)
-
-          taken = ->(proposal) { draft.named(proposal).any? }
-          first = "#{noun}-1"
-          taken.call(first) ? Basalt::Model::Names.following(first, &taken) : first
-        end
-
+        # @return [String] id of what stands there by then, its middle at that point
         def show(draft, sheet, id, x, y)
           raise Basalt::Mistake, "#{draft.element(id).name} stands on this sheet already" if draft.shown?(sheet.id, id)
           unless sheet.notation.draws?(draft.element(id))
@@ -231,6 +221,17 @@ module Web
             Basalt::Change::Arrange.new(placement_id: placement.id, to: { x: (x - (w / 2)).round, y: (y - (h / 2)).round, by_hand: true })
           )
           id
+        end
+
+        private
+
+        def given(draft, kind, noun, name)
+          return name unless name.empty?
+          return kind.default_name(noun) if kind.default_name(noun)
+
+          taken = ->(proposal) { draft.named(proposal).any? }
+          first = "#{noun}-1"
+          taken.call(first) ? Basalt::Model::Names.following(first, &taken) : first
         end
 
         # @return [Array<Array(Integer, Integer)>] at least two points, every run level or upright

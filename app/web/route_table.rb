@@ -14,6 +14,7 @@ module Web
         SheetRoutes,
         EditRoutes,
         DrawingRoutes,
+        StandingRoutes,
         SelectionRoutes,
         PartRoutes,
         RegisterRoutes,

@@ -23,6 +23,7 @@ import { Trail } from "./trail.js";
 import { TwoPoints } from "./two_points.js";
 import { StatementLine } from "./statement_line.js";
 import { TypingPlace } from "./typing_place.js";
+import { Standing } from "./standing.js";
 import { Player } from "./player.js";
 import { Keys } from "./keys.js";
 import { Act } from "./act.js";
@@ -58,6 +59,7 @@ if (page) {
     parts.rows = new PartRows(view, selection, act, drags);
     parts.connect = new Connect(view, selection, act, line, drags);
     parts.handles = new Handles(view, selection, act, drags);
+    new Standing(view, act);
     new Drag(view, selection, new Guides(view), act, drags);
     parts.inplace = new InPlace(view, selection, act);
     parts.rows.inplace = parts.inplace;

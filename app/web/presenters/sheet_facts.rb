@@ -22,6 +22,9 @@ module Web
         @sheet = sheet
       end
 
+      # @return [Integer] how many things there are that the sheet could show
+      def not_placed = @not_placed ||= NotPlaced.new(@set, @sheet).count
+
       # @return [Array<Field>]
       def fields
         typed =
