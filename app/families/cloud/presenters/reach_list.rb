@@ -11,6 +11,8 @@ module Web
           WAYS = { "in" => "What may reach it", "out" => "What it may reach" }.freeze
           Row = Basalt::Value.of(:id, :name, :by, :traffic, :drawn)
           Side = Basalt::Value.of(:way, :title, :rows, :more) do
+            # @return [String] what a button draws
+            def drawing(row) = way == "in" ? "Draw that #{row.name} reaches it" : "Draw that it reaches #{row.name}"
             def takable = rows.reject(&:drawn).map(&:id)
           end
 
