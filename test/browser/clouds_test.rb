@@ -45,8 +45,8 @@ class CloudsBrowserTest < Minitest::Test
     fill_in "Look among what is not placed here", with: "sys0 work0"
     assert_no_css "[data-stand]", text: "sys1"
     name = find("[data-stand] strong", text: "sys0 work0")
-    page.driver.browser.action.move_to(name.native).click_and_hold.move_to_location(300, 280).move_to_location(320,
-                                                                                                                      300).release.perform
+    drag = page.driver.browser.action.move_to(name.native).click_and_hold
+    drag.move_to_location(300, 280).move_to_location(320, 300).release.perform
     assert_css "#layer-things > g", text: "sys0 work0"
     assert_no_css "[data-stand]", text: "sys0 work0"
     fill_in "Look among what is not placed here", with: "sys0 front0"

@@ -39,8 +39,8 @@ module Web
       def found
         @found ||= begin
           ids = kinds.flat_map { |kind| @set.elements.ids_by(:kind, kind).to_a }.reject { |id| shown?(id) }
-          named = ids.map { |id| @set.element(id) }.select { |one| one.name && one.name.downcase.include?(@query) && @sheet.notation.draws?(one) }
-          named.sort_by { |one| [one.name.downcase, one.ordinal] }
+          named = ids.map { |id| @set.element(id) }.select { |one| one.name&.downcase&.include?(@query) }
+          named.select { |one| @sheet.notation.draws?(one) }.sort_by { |one| [one.name.downcase, one.ordinal] }
         end
       end
     end

@@ -33,10 +33,13 @@ module Basalt
         return scape.analysis.reach(one, other) if one && other
 
         inner = other || one or return Reach::Traffic::NONE
-        outer = scape.analysis.outside.keys
         own = scape.analysis.party(inner)
-        outer.map { |party| scape.analysis.between(*(one ? [own, party] : [party, own])).apart }.reduce(Reach::Traffic::NONE, :|)
+        known, anybody = scape.analysis.outside.keys.partition { |party| party.around.length > 1 }
+        [anybody, known].map { |outer| passing(scape, outer) { |party| one ? [own, party] : [party, own] } }.find(&:any?) || Reach::Traffic::NONE
       end
+
+      # Parts of the internet that no rule names come first.
+      def passing(scape, parties) = parties.map { |party| scape.analysis.between(*yield(party)).apart }.reduce(Reach::Traffic::NONE, :|)
 
       def known?(from, to) =
         @draft.relations_of(from, Kinds::CONNECTION).any? { |one| one.target("from") == from && one.target("to") == to }

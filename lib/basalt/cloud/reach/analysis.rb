@@ -10,6 +10,8 @@ module Basalt
         Passage = Value.of(:from, :to, :apart, :together)
 
         OUTSIDE = Place.new
+        # Nobody on the internet has these (RFC 1918; RFC 4193; RFC 3927; RFC 4291, 2.5.6).
+        PRIVATE = %w[10.0.0.0/8 172.16.0.0/12 192.168.0.0/16 169.254.0.0/16 fc00::/7 fe80::/10].map { |text| Addresses.prefix(text) }.freeze
         NO_GROUPS = [].freeze
 
         # @param landscape [Landscape]
@@ -37,7 +39,7 @@ module Basalt
         # @return [Hash{Party => Addresses::Address}] one for each part of the internet that rules tell apart, with an address of it
         def outside
           @outside ||=
-            @blocks.samples(landscape.networks.values.flat_map(&:prefixes)).to_h do |address|
+            @blocks.samples(landscape.networks.values.flat_map(&:prefixes) + PRIVATE).to_h do |address|
               [Party.new(around: @blocks.around(address), place: OUTSIDE, group_ids: NO_GROUPS), address]
             end.compare_by_identity
         end
