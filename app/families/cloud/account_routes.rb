@@ -14,8 +14,8 @@ module Web
         # An inventory is looked at before anything is kept of it.
         post ACCOUNTS, needs: :edit, answers: :redirect, makes: "an intake" do
           with_project do |project|
-            upload = Upload.new(params[:file], what: "an inventory in JSON", limit: Basalt::Cloud::Inventory::Reader::LIMIT)
-            Basalt::Cloud::Inventory::Reader.new(upload.bytes)
+            upload = Upload.new(params[:file], what: "an inventory, or a service template", limit: Basalt::Cloud::Inventory::Reader::LIMIT)
+            AccountFile.read(upload.name, upload.bytes)
             intake = Store::Intake.create!(id: SecureRandom.uuid, project_id: project.project_id, content: upload.bytes,
                                            file_name: upload.name)
             redirect project_path(project.project_id, "cloud-accounts/#{intake.id}")
@@ -86,6 +86,13 @@ module Web
             name = "#{Drawings::FileName.plain(project.name)}-inventory.json"
             account = { "id" => project.project_id, "name" => project.name }
             download(name, "application/json", Basalt::Cloud::Inventory::Writer.new(project.set, account).json)
+          end
+        end
+
+        get "/projects/:project_id/cloud-tosca.yaml", needs: :see, answers: :file do
+          with_project do |project|
+            name = "#{Drawings::FileName.plain(project.name)}-tosca.yaml"
+            download(name, "application/yaml", Basalt::Cloud::Tosca::Writer.new(project.set, project.name).yaml)
           end
         end
 

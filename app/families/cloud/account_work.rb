@@ -5,8 +5,9 @@ module Web
     module Cloud
       # Brings a project in step with an inventory: all of it in one act, or nothing.
       module AccountWork
-        # Entries between two looks at whether it is still wanted.
+        # Of more things nothing is laid out at once.
         MOST_LAID_OUT = 3000
+        MOST_TOLD = 200
 
         module_function
 
@@ -14,21 +15,22 @@ module Web
         # @return [nil] what it came to is kept with the act
         def call(task)
           intake = Store::Intake.find_by!(id: task.arguments["intake_id"], project_id: task.project_id)
-          reader = Basalt::Cloud::Inventory::Reader.new(intake.content)
+          reader, left = AccountFile.read(intake.file_name, intake.content)
           Store::ProjectSession.new(task.project_id).open do |project|
-            told = take(project, reader, task)
+            told = take(project, reader, task, left)
             show(project, reader, task, told) if task.arguments["sheet"] && told[:added].positive?
           end
           nil
         end
 
-        def take(project, reader, task)
+        def take(project, reader, task, left)
           told = nil
           keep = -> { task.keep(Store::Task::Result.new(values: told)) }
           outcome =
             project.act(said: "brought in the account #{reader.title}", by: task.said_by, patient: true, along: keep) do |draft|
               comparison = Basalt::Cloud::Inventory::Comparison.new(reader, draft)
-              told = { added: comparison.added.length, gone: comparison.gone.length, altered: comparison.altered.length }
+              told = { added: comparison.added.length, gone: comparison.gone.length, altered: comparison.altered.length,
+                       left: left.first(MOST_TOLD) }
               Basalt::Cloud::Inventory::Intake.new(comparison, draft).take { |count| task.report(count, reader.wanted.length) }
               sheet = task.arguments["sheet"] ? open(draft, reader) : nil
               told = told.merge(sheet:).compact

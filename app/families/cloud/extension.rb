@@ -17,7 +17,7 @@ module Web
         def tasks = { "cloud-account" => AccountWork }
         def importers = [Importer]
         def stand_ins = [StandIn]
-        def commands = { "reach" => Commands::Reach, "collect" => Commands::Collect }
+        def commands = { "reach" => Commands::Reach, "collect" => Commands::Collect, "tosca" => Commands::Tosca }
       end
     end
   end

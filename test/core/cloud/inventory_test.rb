@@ -112,6 +112,43 @@ class InventoryTest < Minitest::Test
     ["", "[", "[]", "null", "{\"format\": \"cloud inventory\"", "[" * 40, "\xFF".b].each { |text| assert_raises(I::Unreadable, text) { I::Reader.new(text) } }
   end
 
+  T = Basalt::Cloud::Tosca
+
+  def test_service_templates_come_out_as_they_went_in
+    6.times do |seed|
+      set = take(Model::WorkingSet.new, account(seed:, machines: seed + 1))
+      reader = T::Reader.new(T::Writer.new(set, "N").yaml)
+      assert_empty reader.left
+      again = take(Model::WorkingSet.new, reader.document)
+      nodes = ->(one) { Psych.load(T::Writer.new(one, "N").yaml).dig("topology_template", "node_templates") }
+      plain = ->(one) { nodes.(one).transform_values { |node| node.except("requirements") } }
+      assert_equal plain.(set).sort, plain.(again).sort
+      assert_equal set.of_kind("connection").length, again.of_kind("connection").length
+    end
+  end
+
+  TEMPLATE = "tosca_definitions_version: tosca_simple_yaml_1_3\ntopology_template:\n  node_templates:\n    net: { type: " \
+             "tosca.nodes.network.Network, " \
+             "properties: { cidr: 10.1.0.0/24 } }\n    web: { type: tosca.nodes.Compute, requirements: [ { db: { node: base } } ] }\n    " \
+             "base: { type: Database }\n    port: { type: Port, properties: { ip_address: 10.1.0.9 }, requirements: [ { binding: web " \
+             "}, { link: net } ] }\n"
+
+  def test_a_template_of_somebody_else_is_read
+    set = take(Model::WorkingSet.new, T::Reader.new(TEMPLATE).document)
+    web = set.named("web").first
+    assert_equal ["machine", "10.1.0.9", "net"], [web["service"], web["address"], set.element(web.container_id).name]
+    assert_equal "relational store", set.named("base").first["service"]
+    assert_equal 1, set.of_kind("connection").length
+  end
+
+  def test_yaml_that_is_more_than_plain_is_refused_with_its_line
+    {
+      "a: &x 1\nb: *x\n" => /line 2: an alias/, "a: !ruby/object:Object {}\n" => /line 1: a tag/, "a: [" => /line \d/, "- 1" => /it is not a map/,
+      "a: 1" => /tosca_definitions_version/, "--- 1\n--- 2\n" => /2 documents/, "a: #{"[" * 80}#{"]" * 80}" => /nested deeper/,
+      TEMPLATE.sub("node: base", "node: gone") => %r{web/requirements/0 "gone" is nowhere}
+    }.each { |text, words| assert_match words, assert_raises(I::Unreadable, text) { T::Reader.new(text).document }.message }
+  end
+
   # Whatever is done to an inventory, it is read or refused in words.
   def test_mutated_inventories_raise_named_errors_only
     text = JSON.generate(account(systems: 1, services: 1, machines: 1))

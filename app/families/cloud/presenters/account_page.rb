@@ -36,6 +36,9 @@ module Web
               }.join("; ")}"
             })
 
+          # @return [Array<String>] what of a service template is not modelled
+          def left_out = file.last.first(MOST)
+
           def begun? = !@task.nil?
           def state = @task.state
           def finished? = @task.finished?
@@ -47,7 +50,8 @@ module Web
 
           private
 
-          def reader = @reader ||= Basalt::Cloud::Inventory::Reader.new(@intake.content)
+          def reader = file.first
+          def file = @file ||= AccountFile.read(@intake.file_name, @intake.content)
           def comparison = @comparison ||= Basalt::Cloud::Inventory::Comparison.new(reader, @set)
           def noun(wanted) = wanted.facts.values_at("level", "service").compact.first || wanted.kind
           def told(lines) = lines.length > MOST ? lines.first(MOST) + ["and #{lines.length - MOST} more"] : lines
