@@ -8,6 +8,7 @@ require_relative "graphs"
 require_relative "growth"
 require_relative "large"
 require_relative "layout"
+require_relative "clouds"
 require_relative "code"
 require_relative "interactions"
 require_relative "linking"
@@ -53,6 +54,7 @@ class Bench
     return warm_up.then { RacksBench.new(&plain).run } if ARGV == ["racks"]
     return warm_up.then { CodeBench.new(&plain).run } if ARGV == ["code"]
     return warm_up.then { InteractionsBench.new(&plain).run } if ARGV == ["interactions"]
+    return warm_up.then { CloudsBench.new(&plain).run } if ARGV == ["clouds"]
     return warm_up.then { LinkingBench.new(&plain).run } if ARGV == ["linking"]
     return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
 
@@ -68,6 +70,7 @@ class Bench
     RacksBench.new(&plain).run
     LinkingBench.new(&plain).run
     InteractionsBench.new(&plain).run
+    CloudsBench.new(&plain).run
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run

@@ -143,7 +143,8 @@ class InventoryTest < Minitest::Test
 
   def test_yaml_that_is_more_than_plain_is_refused_with_its_line
     {
-      "a: &x 1\nb: *x\n" => /line 2: an alias/, "a: !ruby/object:Object {}\n" => /line 1: a tag/, "a: [" => /line \d/, "- 1" => /it is not a map/,
+      "a: &x 1\nb: *x\n" => /line 2: an alias/,
+      "a: !ruby/object:Object {}\n" => /line 1: a tag/, "a: [" => /line \d/, "- 1" => /it is not a map/,
       "a: 1" => /tosca_definitions_version/, "--- 1\n--- 2\n" => /2 documents/, "a: #{"[" * 80}#{"]" * 80}" => /nested deeper/,
       TEMPLATE.sub("node: base", "node: gone") => %r{web/requirements/0 "gone" is nowhere}
     }.each { |text, words| assert_match words, assert_raises(I::Unreadable, text) { T::Reader.new(text).document }.message }

@@ -128,7 +128,8 @@ module Basalt
           end
           said = about(template)
           protocol = text(said["protocol"])
-          { "from" => id, "to" => target, "does" => text(said["does"]), "protocol" => (protocol if PROTOCOLS.include?(protocol)), "ports" => text(said["ports"]),
+          { "from" => id, "to" => target, "does" => text(said["does"]), "ports" => text(said["ports"]),
+            "protocol" => (protocol if PROTOCOLS.include?(protocol)),
             "both ways" => (true if said["both ways"].to_s == "true") }.compact
         end
 

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require_relative "../standins/cloud/account"
+
+# An account of ten thousand resources: its inventory read and stored, reach worked out, checked; brought in again with one in a hundred
+# altered; and laid out with its boundaries.
+class CloudsBench
+  RESOURCES = 10_000
+  CLOUD = Basalt::Cloud
+
+  # @yieldparam name [String]
+  # @yieldparam size [Integer]
+  # @yieldparam samples [Array<Float>] ms
+  def initialize(&report)
+    @report = report
+  end
+
+  def run
+    document = Standins::Cloud::Account.of(RESOURCES).document
+    project = Store::Project.open("Bench cloud")
+    @session = Store::ProjectSession.for(project.id)
+    taken = timed { take(document) }
+    reach = timed { @session.open { |open| CLOUD::ModelLandscape.of(open.set).analysis.each {} } }
+    checked = timed { @session.open { |open| Basalt::Checks::Runner.new(open.set).findings } }
+    { "read and stored" => taken, "reach worked out" => reach, "checked" => checked }.each { |words, ms|
+      @report.call("account: #{words}", RESOURCES, ms)
+    }
+    @report.call("account: again, 1 % altered", RESOURCES, timed { take(altered(document)) })
+    @report.call("account: laid out", RESOURCES, timed { laid_out })
+  end
+
+  private
+
+  def take(document)
+    reader = CLOUD::Inventory::Reader.new(JSON.generate(document))
+    @session.open do |open|
+      open.act(said: "brought in", by: "bench", patient: true) do |draft|
+        CLOUD::Inventory::Intake.new(CLOUD::Inventory::Comparison.new(reader, draft), draft).take
+      end
+    end
+  end
+
+  def altered(document)
+    document.merge("resources" => document["resources"].each_with_index.map { |one, n|
+      (n % 100).zero? ? one.merge("name" => "#{one["name"]} x") : one
+    })
+  end
+
+  def laid_out
+    @session.open do |open|
+      draft = Basalt::Change::Draft.new(open.set)
+      draft.apply(Basalt::Change::AddSheet.new(name: "All", notation: "cloud", id: draft.new_id))
+      sheet = draft.sheet_list.last
+      draft.of_kind(CLOUD::Kinds::BOUNDARY, CLOUD::Kinds::RESOURCE).each do |one|
+        draft.apply(Basalt::Change::Show.new(sheet_id: sheet.id, element_id: one.id))
+      end
+      Basalt::Drawing::Arranger.new(draft, sheet.id).tidy(by_hand: true)
+    end
+  end
+
+  def timed
+    start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    yield
+    (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) * 1000
+  end
+end
