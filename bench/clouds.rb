@@ -20,7 +20,7 @@ class CloudsBench
     project = Store::Project.open("Bench cloud")
     @session = Store::ProjectSession.for(project.id)
     taken = timed { take(document) }
-    reach = timed { @session.open { |open| CLOUD::ModelLandscape.of(open.set).analysis.each {} } }
+    reach = timed { @session.open { |open| CLOUD::ModelLandscape.of(open.set).analysis.each.count } }
     checked = timed { @session.open { |open| Basalt::Checks::Runner.new(open.set).findings } }
     { "read and stored" => taken, "reach worked out" => reach, "checked" => checked }.each { |words, ms|
       @report.call("account: #{words}", RESOURCES, ms)

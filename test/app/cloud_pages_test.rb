@@ -158,6 +158,16 @@ class CloudPagesTest < Minitest::Test
     assert_equal "10.60.2.0/24", set.named("app-2").first["prefixes"]
   end
 
+  def test_further_facts_are_said_and_stand_in_labels
+    send_act("fact-kept/#{id("web")}", name: "memory", value: "8 GB")
+    send_act("fact-shown/#{id("web")}", fact: "memory", whom: "kind")
+    assert_includes last_response.body, "memory 8 GB"
+    get "#{@path}/facts/#{id("web")}"
+    assert_match(/memory ?8 GB not in its label/, words)
+    send_act("fact-kept/#{id("web")}", name: "memory", value: "")
+    assert_nil set.element(id("web"))["details"]
+  end
+
   # Every text of every table is looked at, the project as a file, and what was written to the log.
   def test_the_secret_is_found_nowhere
     said = capture_io do

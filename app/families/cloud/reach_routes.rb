@@ -54,6 +54,32 @@ module Web
           end
         end
 
+        # A further fact stands in the label of a thing, of all of its service, or of all there are.
+        post "#{SHEET}/fact-shown/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
+          on_sheet(->(_) {
+            "#{params[:on] == "no" ? "left out" : "showed"} #{Basalt::Model::Names.short(params[:fact].to_s)} in labels"
+          }) do |draft, sheet|
+            shown = Basalt::Cloud::ShownFacts
+            whom = shown::WHOM.include?(params[:whom]) ? params[:whom] : "one"
+            things = shown.chosen(draft, sheet.id, element(draft, params[:element_id]), params[:fact].to_s, whom)
+            things.each { |one| draft.apply(shown.showing(one, params[:fact].to_s, params[:on] != "no")) }
+            nil
+          end
+        end
+
+        # A further fact is said of a thing, or taken back where it says nothing.
+        post "#{SHEET}/fact-kept/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
+          on_sheet(->(draft) {
+            "said of #{draft.element(params[:element_id]).name}: #{Basalt::Model::Names.short(params[:name].to_s)}"
+          }) do |draft, _|
+            thing = element(draft, params[:element_id])
+            details = Basalt::Cloud::Details
+            facts = details.read(thing["details"]).merge(details.key(params[:name]) => params[:value].to_s)
+            draft.apply(Basalt::Change::Set.new(id: thing.id, fact: "details", value: details.write(facts)))
+            nil
+          end
+        end
+
         # A boundary once more, with all in it.
         post "#{SHEET}/repeated/:element_id", needs: :edit, answers: :pieces, makes: "Duplicate, Add, Set" do
           on_sheet(->(_) { "repeated a boundary with all in it" }) do |draft, sheet|

@@ -57,7 +57,7 @@ module Basalt
             choice("level", LEVELS),
             field("prefixes", :read, label: "blocks", reader: Prefixes.method(:normal)),
             field("zone", :text),
-            field("details", :read, label: "further facts", reader: Details.method(:normal))
+            field("details", :read, label: "further facts", internal: true, reader: Details.method(:normal))
           ]
         ),
         Model::Kind.new(
@@ -77,7 +77,8 @@ module Basalt
             field("address", :address, indexed: true),
             field("public", :flag),
             field("zone", :text),
-            field("details", :read, label: "further facts", reader: Details.method(:normal))
+            field("details", :read, label: "further facts", internal: true, reader: Details.method(:normal)),
+            field("shown", :read, label: "facts in its label", internal: true, reader: ShownFacts.method(:normal))
           ]
         ),
         Model::Kind.new(

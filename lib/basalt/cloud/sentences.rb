@@ -69,6 +69,15 @@ module Basalt
           end
         )
 
+      SHOWING =
+        quality(
+          K::RESOURCE,
+          "showing <fact:word>",
+          take: ->(context, one, said) { context.draft.apply(ShownFacts.showing(context.draft.element(one.id), said[:fact], true)) },
+          tell: ->(unparser, one) { ShownFacts.of(one).map { |name| ["showing", unparser.word(name)] } },
+          clear: ->(context, one, said) { context.draft.apply(ShownFacts.showing(context.draft.element(one.id), said[:fact], false)) }
+        )
+
       PASSING =
         quality(
           K::CONNECTION,
@@ -90,6 +99,7 @@ module Basalt
         ADDRESS,
         quality(K::RESOURCE, "public", fact: "public"),
         DETAIL,
+        SHOWING,
         PASSING,
         quality(K::CONNECTION, "both ways", fact: "both"),
         quality(K::CONNECTION, "label <label:words>"),

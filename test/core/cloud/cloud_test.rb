@@ -178,6 +178,22 @@ class CloudTest < Minitest::Test
     assert_includes Statements::Unparser.new(draft).sheet(other), "far-front targets far-web, tcp 8080"
   end
 
+  def test_facts_are_chosen_for_labels_of_one_of_a_kind_or_of_all
+    set = model("sheet C: cloud\nfunction work, fact memory \"1 GB\", showing memory\nfunction rest, fact memory \"2 GB\"\nmachine web, " \
+                "fact memory 8, fact owner me")
+    lines = ->(now) { %w[work rest web].map { |name| Cloud::ShownFacts.words(now.named(name).first).join } }
+    assert_equal ["memory 1 GB", "", ""], lines.(set)
+    assert_equal facts(set), facts(model(reading(set)))
+    wanted = { "kind" => ["memory 1 GB", "memory 2 GB", ""],
+               "sheet" => ["memory 1 GB", "memory 2 GB", "memory 8"] }
+    wanted.each do |whom, found|
+      draft = Change::Draft.new(set)
+      chosen = Cloud::ShownFacts.chosen(draft, set.sheet_list.first.id, set.named("work").first, "memory", whom)
+      chosen.each { |one| draft.apply(Cloud::ShownFacts.showing(one, "memory", true)) }
+      assert_equal found, lines.(draft)
+    end
+  end
+
   def test_what_cannot_be_said_of_clouds_is_refused_in_words
     {
       "web allows in tcp 22 from anywhere" => /web is a machine: rules are of a group or an access list/,

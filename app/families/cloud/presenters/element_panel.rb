@@ -23,6 +23,8 @@ module Web
             end
           end
 
+          def resource? = @element.kind == K::RESOURCE
+          def shown?(name) = Basalt::Cloud::ShownFacts.of(@element).include?(name)
           def boundary? = @element.kind == K::BOUNDARY
 
           # @return [Hash{String => String}]

@@ -8,6 +8,8 @@ module Basalt
         NAME = "cloud"
         P = Drawing::Pens
         S = Drawing::Shapes
+        # How high a fact is in a label, px.
+        FACT = 14
         # Wide enough for most of what is said of a line, px.
         WORDS = 200
 
@@ -28,7 +30,8 @@ module Basalt
         def size(_set, thing)
           return [[BoundaryBox.new(thing).label_width + 40, 160].max, 80] if thing.kind == Kinds::BOUNDARY
 
-          [Drawing::Slab.width(thing.name, line(thing)), Drawing::Slab::HEIGHT]
+          facts = ShownFacts.words(thing)
+          [[line(thing), *facts].map { |words| Drawing::Slab.width(thing.name, words) }.max, Drawing::Slab::HEIGHT + (FACT * facts.length)]
         end
 
         def sizable?(_thing) = true
@@ -44,8 +47,9 @@ module Basalt
         def thing_shapes(_set, thing, placement)
           return BoundaryBox.new(thing).shapes(placement.box) if thing.kind == Kinds::BOUNDARY
 
-          Drawing::Slab.shapes(placement.box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing),
-                                              pen: outline(thing))
+          box = placement.box
+          slab = Drawing::Slab.shapes(box, name: thing.name, line: line(thing), glyph: thing.noun, seam: seam(thing), pen: outline(thing))
+          slab + fact_shapes(thing, box)
         end
 
         def boundary_words(thing) = BoundaryBox.new(thing).label_width
@@ -90,6 +94,14 @@ module Basalt
         def strip = 26
 
         private
+
+        # Facts that were chosen for its label stand beneath, a line each.
+        def fact_shapes(thing, box)
+          ShownFacts.words(thing).each_with_index.map do |words, index|
+            left = box.x + Drawing::Slab::TEXT_AT
+            S.text(left, box.y + 49 + (FACT * index), P.fit(words, :identifier, box.right - left - 10), :identifier)
+          end
+        end
 
         # A line that only connects is told by its arrow.
         def verb(line) = [line["verb"]].compact - [Verbs::PLAIN, Verbs::JOINED]
