@@ -9,7 +9,7 @@ class FormsTest < Minitest::Test
 
   def all_forms(text, context)
     matcher = Statements::Matcher.new(text, context)
-    Statements::Grammar.forms_for(matcher.token(0)&.text).each do |form|
+    Statements::Grammar.forms_for(matcher.token(0)&.text, context.notation_name).each do |form|
       said = matcher.fit(form)
       return [form, said] if said
     end

@@ -135,7 +135,7 @@ class RefusalsTest < Minitest::Test
           .sample(5, random:)
           .each do |word|
             matcher = S::Matcher.new("#{head}#{word}", here)
-            S::Grammar.forms_for(matcher.token(0)&.text).each { |form| matcher.fit(form) }
+            S::Grammar.forms_for(matcher.token(0)&.text, here.notation_name).each { |form| matcher.fit(form) }
             assert matcher.furthest >= matcher.tokens.length - 1 || S::Line.right?("#{head}#{word}", here), "#{head}#{word}"
           end
       end

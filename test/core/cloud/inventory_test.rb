@@ -5,7 +5,7 @@ require_relative "../../../standins/cloud/account"
 require "json_schemer"
 
 # Inventories of accounts: what comes in twice, what comes in damaged, and what goes out again.
-class InventoryTest < Minitest::Test
+class CloudInventoryTest < Minitest::Test
   include CoreHelper
 
   I = Basalt::Cloud::Inventory
