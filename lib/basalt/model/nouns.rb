@@ -32,6 +32,11 @@ module Basalt
         meant(noun, notation_name)[0].equal?(kind) && (!kind.yielding || notation_name.nil? || drawn?(kind, notation_name))
       end
 
+      # @return [Array<String>] all that declare something on a sheet of that notation
+      def declaring(notation_name)
+        (@declaring ||= {})[notation_name] ||= all.keys.select { |noun| declares?(noun, meant(noun, notation_name)[0], notation_name) }.freeze
+      end
+
       # @return [String] the word that means this element on a sheet of that notation
       def word(element, notation_name)
         noun = element.noun

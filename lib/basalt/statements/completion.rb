@@ -45,7 +45,7 @@ module Basalt
       end
 
       def nouns(tokens)
-        tokens.empty? ? Model::Catalogue.nouns.keys.map { |noun| [noun, "kind"] } : []
+        tokens.empty? ? Model::Catalogue.words.declaring(@context.notation_name).map { |noun| [noun, "kind"] } : []
       end
 
       def names
