@@ -23,11 +23,11 @@ module Standins
 
       # @return [Account] of about that many resources
       def self.of(resources)
-        return new if resources <= 60
+        return new(systems: 3) if resources <= 60
 
         systems = [resources / 500, 1].max
-        services = 5
-        new(systems:, services:, machines: [((resources / systems.to_f) - (services * 8)) / services, 1].max.round)
+        services = 8
+        new(systems:, services:, machines: [(((resources / systems) - 2) / services) - 5, 1].max)
       end
 
       # @return [Hash] an inventory

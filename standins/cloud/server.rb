@@ -22,7 +22,7 @@ module Standins
       # @param failing [Integer, nil] every so manyth request fails
       # @param broken_after [Integer, nil] after so many requests it answers nonsense
       # @param page [Integer] entries on a page
-      def initialize(document = Account.new.document, key: KEY, secret: SECRET, throttle: 9, failing: 13, broken_after: nil, page: PAGE)
+      def initialize(document = Account.of(60).document, key: KEY, secret: SECRET, throttle: 9, failing: 13, broken_after: nil, page: PAGE)
         @document = document
         @key = key
         @secret = secret

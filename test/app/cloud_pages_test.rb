@@ -68,6 +68,8 @@ class CloudPagesTest < Minitest::Test
     assert_includes words, "Nothing of a cloud is called “nobody”"
     get "/projects/#{@project.id}/reach"
     assert_match(/frontmachine tcp 443/, words)
+    get "/projects/#{@project.id}/cloud-resources.csv"
+    assert_includes last_response.body, "web,machine,app,,10.60.1.10,,webs"
     get "/projects/#{@project.id}/reach.csv"
     assert_includes last_response.body, "front,web,tcp 8080,between groups"
   end

@@ -89,6 +89,10 @@ module Web
           end
         end
 
+        get "/projects/:project_id/cloud-resources.csv", needs: :see, answers: :file do
+          with_project { |project| download("resources.csv", "text/csv", Basalt::Cloud::ResourceTable.new(project.set).csv) }
+        end
+
         get "/projects/:project_id/cloud-tosca.yaml", needs: :see, answers: :file do
           with_project do |project|
             name = "#{Drawings::FileName.plain(project.name)}-tosca.yaml"

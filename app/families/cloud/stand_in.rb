@@ -10,10 +10,13 @@ module Web
         # @return [String] the variable that tells where it is
         def variable = Endpoints::STAND_IN
 
+        # How many resources its account has: as many as one asks for.
+        SIZE = "BASALT_STANDIN_RESOURCES"
+
         # @return [#call] a Rack application
         def app
           require File.join(APPLICATION_ROOT, "standins/cloud/server")
-          Standins::Cloud::Server.new
+          Standins::Cloud::Server.new(Standins::Cloud::Account.of(ENV.fetch(SIZE, "60").to_i.clamp(1, 100_000)).document)
         end
 
         # @return [String] what whoever wants to try it has to know

@@ -34,7 +34,8 @@ module Basalt
 
       # @return [Array<String>] all that declare something on a sheet of that notation
       def declaring(notation_name)
-        (@declaring ||= {})[notation_name] ||= all.keys.select { |noun| declares?(noun, meant(noun, notation_name)[0], notation_name) }.freeze
+        (@declaring ||= {})[notation_name] ||=
+          all.keys.select { |noun| declares?(noun, meant(noun, notation_name)[0], notation_name) }.freeze
       end
 
       # @return [String] the word that means this element on a sheet of that notation
