@@ -47,7 +47,7 @@ class FindingsTest < Minitest::Test
     text = find_field("The reading as text").value
     edited =
       text
-        .sub("storage historian", "storage archive")
+        .sub("storage historian", "storage annals")
         .sub(/^label-01 is on .*\n?/, "")
         .sub(/^fw-01 is on Plant.*$/, "wombat over the moon") + "\nserver sampler\nsampler on Plant at .77"
     fill_in "The reading as text", with: edited
@@ -55,7 +55,7 @@ class FindingsTest < Minitest::Test
     assert_css ".refused-lines", text: "wombat"
     assert_css "#reading-marks .wrong", text: "wombat over the moon", visible: :all
     set = model_of(@project)
-    assert_equal [1, 0], [set.named("archive").length, set.named("historian").length]
+    assert_equal [1, 0], [set.named("annals").length, set.named("historian").length]
     assert_equal(["10.20.4.77"], set.relations_of(set.named("sampler").first.id).map { |line| line["address"] })
     assert_empty set.relations_of(set.named("label-01").first.id, "attachment")
     assert_equal 3, set.relations_of(set.named("fw-01").first.id, "attachment").length
