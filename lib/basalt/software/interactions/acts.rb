@@ -43,6 +43,7 @@ module Basalt
 
         # @return [Model::Element] a further branch of a fragment
         def branch(draft, fragment)
+          raise Mistake, "Only a fragment has branches" unless fragment.kind == "fragment"
           unless Kinds::BRANCHED.include?(fragment["operator"])
             raise Mistake, "#{English.article(fragment["operator"]).capitalize} #{fragment["operator"]} has one branch"
           end
