@@ -40,7 +40,12 @@ module Web
 
         # What would not work any more if a rule went.
         get("#{REACH}/without/:element_id", needs: :see, answers: :part) do
-          with_project { |project| view(:reach_without, loss: Presenters::RuleLoss.new(project.set, element(project.set, params[:element_id]))) }
+          with_project do |project|
+            rule = element(project.set, params[:element_id])
+            raise Basalt::Mistake, "Only a rule can go" unless rule.kind == Basalt::Cloud::Kinds::RULE
+
+            view(:reach_without, loss: Presenters::RuleLoss.new(project.set, rule))
+          end
         end
 
         # What the rules allow is drawn, as what they allow.

@@ -28,7 +28,7 @@ module Basalt
       def write(facts)
         raise Model::BadFact, "a resource has #{facts.length} facts, and #{MOST} are kept of one" if facts.length > MOST
 
-        clean = facts.to_h { |name, value| [key(name), Model::Names.clean(value.to_s, limit: LONGEST)] }.reject { |_, value| value.empty? }
+        clean = facts.to_h { |name, value| [key(name), Model::Names.clean(value.to_s, limit: LONGEST)] }.reject { |name, value| name.empty? || value.empty? }
         clean.empty? ? nil : JSON.generate(clean.sort.to_h)
       end
 

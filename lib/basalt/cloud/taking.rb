@@ -17,6 +17,8 @@ module Basalt
       # @return [String, nil] id of what was drawn; nil where nothing is allowed, or is drawn already
       def take(id, other, into:)
         other = internet if other == Services::INTERNET
+        return unless @draft.element(other)
+
         from, to = into ? [other, id] : [id, other]
         traffic = allowed(from, to)
         return if traffic.empty? || known?(from, to)

@@ -17,6 +17,8 @@ module Basalt
 
         # Whoever heard it says it, to whoever said it.
         def turn(draft, message)
+          raise Mistake, "Only what goes from one to another is turned round" unless message.relation?
+
           ends = message.ends.map(&:target_id).reverse
           message.ends.zip(ends) { |joined, target_id| draft.apply(Change::Rejoin.new(id: message.id, role: joined.role, target_id:)) }
         end
