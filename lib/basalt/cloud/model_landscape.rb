@@ -74,10 +74,8 @@ module Basalt
       end
 
       def subnet(one, network_id)
-        by = @governing.fetch(one.id, [])
-        Reach::Subnet.new(id: one.id, network_id:, list_id: by.find { |id| @papers[id] == Services::LIST }, table_id: by.find { |id|
-          @papers[id] == Services::TABLE
-        })
+        list_id, table_id = [Services::LIST, Services::TABLE].map { |paper| @governing.fetch(one.id, []).find { |id| @papers[id] == paper } }
+        Reach::Subnet.new(id: one.id, network_id:, list_id:, table_id:)
       end
 
       # @return [Hash{String => Array<String>}] by resource or boundary, the groups with rules that it belongs to

@@ -39,9 +39,11 @@ module Basalt
 
         # @return [Hash{String => Model::Element}] what came from it before
         def came =
-          @came ||= @set.of_kind(*KINDS).select { |one|
-            one.external_id&.start_with?(mark)
-          }.to_h { |one| [one.external_id.delete_prefix(mark), one] }
+          @came ||=
+            begin
+              own = @set.of_kind(*KINDS).select { |one| one.external_id&.start_with?(mark) }
+              own.to_h { |one| [one.external_id.delete_prefix(mark), one] }
+            end
 
         # @return [Hash{String => Model::Element}] what was there, and did not come from the account
         def met

@@ -23,9 +23,8 @@ module Basalt
         def across(part, widest)
           levels = levels(part, nil)
           nodes = part.map { |thing| size(thing).then { |w, h| Layout::Node.box(thing.id, h, w, levels.fetch(thing.id)) } }
-          plan = Layout::Layered.call(nodes, edges(part).map { |edge|
-            edge.with(middle: WORDS, lane: edge.lane&.reverse)
-          }, gap: ABOVE, widest:, strip: ASIDE)
+          turned = edges(part).map { |edge| edge.with(middle: WORDS, lane: edge.lane&.reverse) }
+          plan = Layout::Layered.call(nodes, turned, gap: ABOVE, widest:, strip: ASIDE)
           boxes =
             part.to_h do |thing|
               w, h = size(thing)
