@@ -37,9 +37,8 @@ module Basalt
       # @param draft [Change::Draft]
       # @return [Array<String>] ids of what is new
       def copy(draft, from_id, to_id, prefix)
-        ids = draft.things_on(from_id).reject { |one|
-          one.name == one.description.default_name(one.noun) || one.description.figure
-        }.map(&:id)
+        there_once = ->(one) { one.name == one.description.default_name(one.noun) || one.description.figure }
+        ids = draft.things_on(from_id).reject(&there_once).map(&:id)
         raise Mistake, "Nothing stands on that sheet that could be begun with" if ids.empty?
 
         patterns = ids.to_h { |id| [id, draft.element(id).name] }

@@ -153,9 +153,8 @@ module Basalt
       def tables(set)
         routes = set.of_kind(Kinds::ROUTE).select { |one| one["prefix"] }.group_by { |one| one.target("table") }
         by_id(of_service(Services::TABLE).map do |id|
-          Reach::RouteTable.new(id:, routes: routes.fetch(id, []).map { |one|
-            [Addresses.prefix(one["prefix"]), (way(one, id) unless one["nowhere"])]
-          })
+          own = routes.fetch(id, []).map { |one| [Addresses.prefix(one["prefix"]), (way(one, id) unless one["nowhere"])] }
+          Reach::RouteTable.new(id:, routes: own)
         end)
       end
 

@@ -28,11 +28,10 @@ module Basalt
 
       def declared
         lines = @set.of_kind(Kinds::CONNECTION).select { |one| Verbs::DECLARED.include?(one["verb"]) }
-        lines.map { |one|
-          [*one.endpoints.first(2).map { |id|
-            name(id)
-          }, TrafficText.traffic(one["protocol"], one["ports"]).to_s, SORTS[:declared]]
-        }
+        lines.map do |one|
+          from, to = one.endpoints.first(2).map { |id| name(id) }
+          [from, to, TrafficText.traffic(one["protocol"], one["ports"]).to_s, SORTS[:declared]]
+        end
       end
 
       def passages
@@ -41,11 +40,8 @@ module Basalt
           analysis.each do |passage|
             sort = SORTS.fetch(@reaching.sort(passage.from, passage.to))
             senders = analysis.outside.key?(passage.from) ? [nil] : analysis.members.fetch(passage.from)
-            senders.product(analysis.members.fetch(passage.to)).each { |from, to|
-              row(passage, from, to, sort)&.then { |one|
-                found << one
-              }
-            }
+            pairs = senders.product(analysis.members.fetch(passage.to))
+            pairs.filter_map { |from, to| row(passage, from, to, sort) }.each { |one| found << one }
           end
         end
       end

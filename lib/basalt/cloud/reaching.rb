@@ -39,11 +39,10 @@ module Basalt
       def analysis = @scape.analysis
 
       def declared(id, own, other)
-        @set.relations_of(id, Kinds::CONNECTION).select { |one|
-          one.target(own) == id && Verbs::DECLARED.include?(one["verb"])
-        }.map do |one|
-          Entry.new(id: one.target(other), sort: :declared, traffic: TrafficText.traffic(one["protocol"], one["ports"]),
-                    connection_id: one.id)
+        lines = @set.relations_of(id, Kinds::CONNECTION)
+        lines.select { |one| one.target(own) == id && Verbs::DECLARED.include?(one["verb"]) }.map do |one|
+          traffic = TrafficText.traffic(one["protocol"], one["ports"])
+          Entry.new(id: one.target(other), sort: :declared, traffic:, connection_id: one.id)
         end
       end
 
@@ -71,9 +70,8 @@ module Basalt
         traffic = analysis.between(from, to).apart
         return if traffic.empty?
 
-        Entry.new(block: party.around.max_by(&:length).then { |block|
-          block.to_s unless block.length.zero?
-        }, sort: sort(from, to), traffic:)
+        block = party.around.max_by(&:length)
+        Entry.new(block: (block.to_s unless block.length.zero?), sort: sort(from, to), traffic:)
       end
 
       def wide?(rule, to)

@@ -24,9 +24,8 @@ module Basalt
 
       def row(one)
         place = one.container_id && @set.element(one.container_id)&.name
-        [one.name, one["service"], place, one["zone"], one["address"], ("yes" if one["public"]), groups(one), *facts.map { |name|
-          @details[one.id][name]
-        }]
+        own = [one.name, one["service"], place, one["zone"], one["address"], ("yes" if one["public"]), groups(one)]
+        own + facts.map { |name| @details[one.id][name] }
       end
 
       def groups(one)

@@ -65,9 +65,9 @@ module Basalt
       def whom(said) = said[:block] ? { "block" => said[:block] } : { "anybody" => (true unless said[:peer]) }.compact
 
       def same?(rule, facts, peer)
-        %w[action direction protocol ports block anybody].all? { |fact|
-          rule[fact] == facts[fact]
-        } && (peer.nil? || rule.target("peer") == peer.id)
+        return false unless peer.nil? || rule.target("peer") == peer.id
+
+        %w[action direction protocol ports block anybody].all? { |fact| rule[fact] == facts[fact] }
       end
 
       def add(context, said, facts)

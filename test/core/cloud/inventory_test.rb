@@ -38,9 +38,8 @@ class CloudInventoryTest < Minitest::Test
     copy["resources"].reject! { |one| gone.include?(one["id"]) }
     copy["connections"].reject! { |one| [one["from"], one["to"]].intersect?(gone) || random.rand < 0.2 }
     copy["resources"].select { random.rand < 0.3 }.each { |one| one["name"] = "#{one["name"]} renamed" }
-    copy["resources"].select { |one|
-      one["service"] == "machine" && random.rand < 0.4
-    }.each { |one| one["in"] = copy["boundaries"].last["id"] }
+    moved = copy["resources"].select { |one| one["service"] == "machine" && random.rand < 0.4 }
+    moved.each { |one| one["in"] = copy["boundaries"].last["id"] }
     copy["groups"].select { random.rand < 0.4 }.each { |one| one["rules"] = one["rules"].drop(1) }
     copy["lists"].each { |one| one["rules"] = one["rules"].shuffle(random:) }
     copy["tables"].each { |one| one["routes"] = [{ "block" => "10.99.0.0/16" }, *one["routes"]] }

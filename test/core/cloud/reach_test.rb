@@ -30,9 +30,8 @@ class PacketWalker
 
   def answered?(from, to, protocol)
     way = answer_hops(from, to) or return false
-    (%w[tcp udp].include?(protocol) ? [ANSWERS.first, 5432, 8080, ANSWERS.last] : [0]).all? { |port|
-      crossed?(way, to, from, protocol, port)
-    }
+    asked = %w[tcp udp].include?(protocol) ? [ANSWERS.first, 5432, 8080, ANSWERS.last] : [0]
+    asked.all? { |port| crossed?(way, to, from, protocol, port) }
   end
 
   # Subnets that are left and entered, as pairs of direction and subnet.
@@ -86,10 +85,8 @@ class PacketWalker
       next true unless subnet.list_id
 
       remote = direction == "out" ? to : from
-      rule = @scape.lists.fetch(subnet.list_id).rules.find { |one|
-        one.direction == direction && applies?(one, remote) && carries?(one, protocol, port)
-      }
-      rule&.allows
+      rules = @scape.lists.fetch(subnet.list_id).rules.select { |one| one.direction == direction && applies?(one, remote) }
+      rules.find { |one| carries?(one, protocol, port) }&.allows
     end
   end
 

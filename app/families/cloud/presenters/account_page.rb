@@ -30,11 +30,7 @@ module Web
 
           # @return [Array<String>] with what there is and what comes instead
           def altered =
-            told(comparison.altered.map { |one|
-              "#{called(one.element)}: #{one.changes.map { |fact, (was, now)|
-                "#{fact} #{said(was)}, now #{said(now)}"
-              }.join("; ")}"
-            })
+            told(comparison.altered.map { |one| "#{called(one.element)}: #{became(one.changes)}" })
 
           # @return [Array<String>] what of a service template is not modelled
           def left_out = file.last.first(MOST)
@@ -53,6 +49,7 @@ module Web
           def reader = file.first
           def file = @file ||= AccountFile.read(@intake.file_name, @intake.content)
           def comparison = @comparison ||= Basalt::Cloud::Inventory::Comparison.new(reader, @set)
+          def became(changes) = changes.map { |fact, (was, now)| "#{fact} #{said(was)}, now #{said(now)}" }.join("; ")
           def noun(wanted) = wanted.facts.values_at("level", "service").compact.first || wanted.kind
           def told(lines) = lines.length > MOST ? lines.first(MOST) + ["and #{lines.length - MOST} more"] : lines
           def said(value) = value.nil? ? "nothing" : Basalt::Model::Names.short(value.to_s, 60)

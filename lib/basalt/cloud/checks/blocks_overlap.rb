@@ -21,11 +21,8 @@ module Basalt
         # Neighbours in the order of their addresses: who overlaps anybody overlaps one of those before it that reaches furthest.
         def subnets
           inner.except(nil).values.flat_map do |list|
-            sorted = list.flat_map { |one|
-              blocks(one).map { |block|
-                [block, one]
-              }
-            }.sort_by { |block, _| [block.version, block.first, -block.length] }
+            all = list.flat_map { |one| blocks(one).map { |block| [block, one] } }
+            sorted = all.sort_by { |block, _| [block.version, block.first, -block.length] }
             furthest = nil
             sorted.filter_map do |block, one|
               before = furthest

@@ -9,11 +9,10 @@ module Basalt
 
         def findings
           governing = set.of_kind(Kinds::GOVERNANCE).map { |one| one.target("by") }.to_set
-          resources.filter_map { |thing|
-            why(thing, governing)&.then { |words, reason|
-              finding(thing.id, "#{thing.name} #{words}", reason)
-            }
-          }
+          resources.filter_map do |thing|
+            words, reason = why(thing, governing)
+            finding(thing.id, "#{thing.name} #{words}", reason) if words
+          end
         end
 
         private

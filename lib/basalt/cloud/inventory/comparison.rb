@@ -92,11 +92,8 @@ module Basalt
         def placed(wanted, found)
           named = @set.named(wanted.name)
           within = wanted.within && found[wanted.within]&.id
-          named.select { |one|
-            one.container_id == within && wanted.facts.slice("level", "service").all? { |fact, value|
-              one[fact] == value
-            }
-          }
+          sort = wanted.facts.slice("level", "service")
+          named.select { |one| one.container_id == within && sort.all? { |fact, value| one[fact] == value } }
         end
 
         def joined(wanted, found)

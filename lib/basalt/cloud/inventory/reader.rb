@@ -131,9 +131,7 @@ module Basalt
 
         def shared(place, entry)
           facts = entry.fetch("facts", {}).merge(entry.fetch("tags", {})) { |_, fact, _| fact }
-          refuse("#{place}/facts", "it is not an object of texts") unless facts.values.all? { |value|
-            value.nil? || !value.is_a?(Enumerable)
-          }
+          refuse("#{place}/facts", "it is not an object of texts") if facts.values.any?(Enumerable)
 
           { "zone" => entry["zone"]&.to_s, "details" => said("#{place}/facts") { Details.write(facts) } }
         rescue TypeError, NoMethodError

@@ -45,9 +45,8 @@ module Basalt
         def boundary(one) = thing(one).merge("level" => one["level"], "blocks" => Prefixes.read(one["prefixes"]).map(&:to_s)).compact
 
         def resource(one)
-          groups = @set.relations_of(one.id, "membership").select { |line|
-            line.target("member") == one.id && ruled.include?(line.target("group"))
-          }
+          own = @set.relations_of(one.id, "membership").select { |line| line.target("member") == one.id }
+          groups = own.select { |line| ruled.include?(line.target("group")) }
           thing(one).merge("service" => one["service"], "address" => one["address"], "public" => one["public"],
                            "groups" => groups.map { |line| id(line.target("group")) }).compact
         end
@@ -74,9 +73,8 @@ module Basalt
         def whom(rule) = rule["block"] || (rule["anybody"] ? Rules::ANYBODY : { "group" => id(rule.target("peer")) })
 
         def routes(table)
-          Routes.of(@set, table.id).map { |route|
-            { "block" => route["prefix"], "to" => (id(route.target("to")) unless route["nowhere"]) }.compact
-          }
+          all = Routes.of(@set, table.id)
+          all.map { |route| { "block" => route["prefix"], "to" => (id(route.target("to")) unless route["nowhere"]) }.compact }
         end
 
         def connection(one)

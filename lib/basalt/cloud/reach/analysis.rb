@@ -31,10 +31,10 @@ module Basalt
         def party(interface) = parties.fetch(interface.id)
 
         # @return [Hash{Party => Array<Interface>}]
-        def members =
-          @members ||= landscape.interfaces.values.each_with_object({}.compare_by_identity) { |one, found|
-            (found[party(one)] ||= []) << one
-          }
+        def members
+          @members ||=
+            landscape.interfaces.values.each_with_object({}.compare_by_identity) { |one, found| (found[party(one)] ||= []) << one }
+        end
 
         # @return [Hash{Party => Addresses::Address}] one for each part of the internet that rules tell apart, with an address of it
         def outside

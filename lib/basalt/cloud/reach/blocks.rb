@@ -43,9 +43,8 @@ module Basalt
         # The lowest address of a block that is in none of these.
         def rest(block, inner)
           number = block.first
-          inner.select { |one|
-            one.overlap?(block)
-          }.sort_by(&:first).each { |one| number = [number, one.last + 1].max if one.first <= number }
+          within = inner.select { |one| one.overlap?(block) }.sort_by(&:first)
+          within.each { |one| number = [number, one.last + 1].max if one.first <= number }
           Addresses::Address.new(version: block.version, number:) if number <= block.last
         end
       end

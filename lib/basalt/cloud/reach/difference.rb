@@ -18,9 +18,8 @@ module Basalt
         # @return [Array<One>] of parties as they are now; what is said within a subnet counts where there is no other
         def all
           parties = @before.members.keys + @before.outside.keys
-          parties.product(@before.members.keys).flat_map { |from, to|
-            [[from, to], *([[to, from]] if from.outside?)]
-          }.filter_map { |from, to| between(from, to) }
+          pairs = parties.product(@before.members.keys).flat_map { |from, to| [[from, to], *([[to, from]] if from.outside?)] }
+          pairs.filter_map { |from, to| between(from, to) }
         end
 
         private

@@ -85,9 +85,8 @@ module Basalt
         end
 
         def papers(service) =
-          @nodes.select { |_, one|
-            about(one)["service"] == service
-          }.map { |id, one| { "id" => id, "name" => text(about(one)["name"]) || id } }
+          @nodes.select { |_, one| about(one)["service"] == service }
+            .map { |id, one| { "id" => id, "name" => text(about(one)["name"]) || id } }
 
         def service(id, one)
           said = text(about(one)["service"])
@@ -107,16 +106,9 @@ module Basalt
         end
 
         def connections
-          @nodes.flat_map { |id, one|
-            requirements(id, one).filter_map { |name, (target, relation)|
-              connection(id, name, target, relation)
-            }
-          } +
-            (@networks + @frames).flat_map { |id, one|
-              requirements(id, one).filter_map { |name, (target, relation)|
-                connection(id, name, target, relation)
-              }
-            }
+          (@nodes + @networks + @frames).flat_map do |id, one|
+            requirements(id, one).filter_map { |name, (target, relation)| connection(id, name, target, relation) }
+          end
         end
 
         def connection(id, name, target, relation)

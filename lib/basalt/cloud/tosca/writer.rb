@@ -56,11 +56,12 @@ module Basalt
         def boundary(one)
           network = one["prefixes"] || %w[network subnet].include?(one["level"])
           { "type" => network ? Types::NETWORK : Types::ROOT, "metadata" => metadata(one, level: one["level"]),
-            "properties" => ({ "network_name" => one.name, "cidr" => Prefixes.read(one["prefixes"]).join(", ") }.reject { |_, value|
-              value.empty?
-            } if network),
+            "properties" => (network_facts(one) if network),
             "requirements" => requirements(one) }.compact
         end
+
+        def network_facts(one) =
+          { "network_name" => one.name, "cidr" => Prefixes.read(one["prefixes"]).join(", ") }.reject { |_, value| value.empty? }
 
         def resource(one)
           facts = Details.read(one["details"])
