@@ -66,8 +66,9 @@ class CloudPagesTest < Minitest::Test
     assert_includes words, "front cannot reach web by tcp 22"
     get "/projects/#{@project.id}/reach/asked", from: "front", other: "nobody", way: "to", protocol: "tcp", port: "22"
     assert_includes words, "Nothing of a cloud is called “nobody”"
+    send_act("statements", statements: "front targets web, tcp 8080")
     get "/projects/#{@project.id}/reach"
-    assert_match(/frontmachine tcp 443/, words)
+    assert_match(/frontmachine tcp 443.*From there front targets web by tcp 8080/, words)
     get "/projects/#{@project.id}/cloud-resources.csv"
     assert_includes last_response.body, "web,machine,app,,10.60.1.10,,webs"
     get "/projects/#{@project.id}/reach.csv"

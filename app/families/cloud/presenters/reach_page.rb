@@ -8,7 +8,9 @@ module Web
         class ReachPage
           # Things that are told one by one.
           MOST = 200
-          Way = Basalt::Value.of(:name, :service, :traffic, :steps, :grave)
+          Way = Basalt::Value.of(:name, :service, :traffic, :steps, :grave, :onward)
+          # How far it is told to whom a request is handed on.
+          DEEP = 6
           Core = Basalt::Cloud
 
           def initialize(set)
@@ -47,7 +49,22 @@ module Web
             trace = Core::Reach::Trace.new(@scape.analysis, party, own, open.ranges.first.first)
             words = Core::StepWords.new(@set, internet(thing), thing, open.to_s)
             grave = Core::Checks::OpenToTheWorld::GRAVE.any? { |port| open.include?(Core::Reach::Traffic.number("tcp", port)) }
-            Way.new(name: thing.name, service: thing.noun, traffic: open.to_s, steps: trace.steps.map { |step| words.of(step) }, grave:)
+            Way.new(name: thing.name, service: thing.noun, traffic: open.to_s, steps: trace.steps.map { |step| words.of(step) }, grave:,
+                    onward: onward(thing.id))
+          end
+
+          # What is declared to be handed on by it, step by step, each thing once.
+          def onward(id)
+            seen = Set[id]
+            found = []
+            ids = [id]
+            DEEP.times do
+              lines = ids.flat_map { |one| @set.relations_of(one, Core::Kinds::CONNECTION).select { |line| line.target("from") == one } }
+              lines = lines.select { |line| Core::Verbs::DECLARED.include?(line["verb"]) && seen.add?(line.target("to")) }
+              found.concat(lines.map { |line| Core::Connecting.words(@set, line) })
+              ids = lines.map { |line| line.target("to") }
+            end
+            found
           end
 
           # Who asks, also where no sheet draws the internet.
