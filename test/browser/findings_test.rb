@@ -60,7 +60,7 @@ class FindingsTest < Minitest::Test
     assert_empty set.relations_of(set.named("label-01").first.id, "attachment")
     assert_equal 3, set.relations_of(set.named("fw-01").first.id, "attachment").length
     click_button "Leave it as it was"
-    assert_css ".reading li", text: "archive is on Plant at 10.20.4.20"
+    assert_css ".reading li", text: "annals is on Plant at 10.20.4.20"
     find(".faces a", text: "Drawing").click
     page.send_keys([:control, "z"])
     assert_css "#layer-things > g", text: "historian"
