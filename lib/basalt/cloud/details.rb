@@ -28,7 +28,8 @@ module Basalt
       def write(facts)
         raise Model::BadFact, "a resource has #{facts.length} facts, and #{MOST} are kept of one" if facts.length > MOST
 
-        clean = facts.to_h { |name, value| [key(name), Model::Names.clean(value.to_s, limit: LONGEST)] }.reject { |name, value| name.empty? || value.empty? }
+        said = facts.reject { |name, value| name.to_s.strip.empty? || value.to_s.strip.empty? }
+        clean = said.to_h { |name, value| [key(name), Model::Names.clean(value.to_s, limit: LONGEST)] }
         clean.empty? ? nil : JSON.generate(clean.sort.to_h)
       end
 

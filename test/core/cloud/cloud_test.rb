@@ -122,6 +122,11 @@ class CloudTest < Minitest::Test
     assert_empty set.of_kind("resource")
   end
 
+  def test_further_facts_that_say_nothing_are_none
+    assert_nil Cloud::Details.write({ "memory" => "", " " => "8", "owner" => nil })
+    assert_equal({ "memory" => "8" }, Cloud::Details.read(Cloud::Details.write({ "memory" => 8, "owner" => "" })))
+  end
+
   def test_further_facts_are_kept_and_read_back
     set = model("sheet C: cloud\nfunction work, fact \"memory, MB\" 512, fact runtime ruby, zone \"north: a\"")
     assert_equal({ "memory, MB" => "512", "runtime" => "ruby" }, Cloud::Details.read(set.named("work").first["details"]))
