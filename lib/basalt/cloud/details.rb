@@ -7,7 +7,9 @@ module Basalt
     # Facts that somebody or an inventory states of a resource and that no rule reads: names with their values, kept as a JSON object in
     # the order of its names.
     module Details
-      LONGEST = 200
+      # Letters of a value, and of a name.
+      LONGEST = 2000
+      NAME = 200
       MOST = 200
 
       module_function
@@ -34,7 +36,7 @@ module Basalt
       end
 
       # @return [String]
-      def key(name) = Model::Names.clean(name.to_s, limit: LONGEST)
+      def key(name) = Model::Names.clean(name.to_s, limit: NAME)
 
       def parsed(text)
         facts = JSON.parse(text, max_nesting: 2)
