@@ -134,13 +134,16 @@ module Basalt
 
         return set.relations_of(id).map(&:id) if shared?(element)
 
-        element.relation? ? alike(set, id, element) : []
+        element.relation? && id == least_joined(set, element) ? alike(set, id, element) : []
       end
 
-      # Another relation between the same things may be drawn with it, or in its place.
+      # Another relation between the same things may be drawn with it, or in its place; it is found from either of them.
       def alike(set, id, relation)
-        set.relations_of(id).select { |other| other.targets.sort == relation.targets.sort }.map(&:id)
+        wanted = relation.targets.sort
+        set.elements.by(:target, id).select { |other| other.ends.length == wanted.length && other.targets.sort == wanted }.map(&:id)
       end
+
+      def least_joined(set, relation) = relation.targets.uniq.min_by { |id| set.elements.ids_by(:target, id).length }
 
       # Relations of more than two ends are told at the lines of what they join.
       def shared?(element) = element.ends.length > 2
