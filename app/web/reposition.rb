@@ -64,7 +64,7 @@ module Web
           end
           &.first
       return if into == @nesting.parent(id) || (into.nil? && @nesting.parent(id).nil?)
-      return unless into.nil? || element.description.containers.include?(@draft.element(into).kind)
+      return unless into.nil? || element.description.within?(element, @draft.element(into))
 
       @draft.apply(Basalt::Change::Set.new(id:, fact: "container", value: into))
     end
