@@ -5,10 +5,14 @@ require "stringio"
 module CommandLine
   # Small servers on loopback that play what is outside, as long as the application runs with its sample.
   class StandIns
+    # How many ports that are taken are passed over.
+    TRIES = 20
+
     # @param port [Integer] of the first; those that are taken are passed over
     def initialize(port)
       @port = port
       @servers = []
+      @tries = 0
     end
 
     # @return [Array<String>] what there is to know of each
@@ -21,14 +25,15 @@ module CommandLine
     def serve(one)
       require "puma"
       server = Puma::Server.new(one.app, nil, min_threads: 0, max_threads: 2, log_writer: Puma::LogWriter.new(StringIO.new, StringIO.new))
-      server.add_tcp_listener("127.0.0.1", @port += 1)
+      listening = server.add_tcp_listener("127.0.0.1", @port += 1).addr[1]
       server.run(true, thread_name: "stand-in")
       @servers << server
-      url = "http://127.0.0.1:#{@port}"
+      url = "http://127.0.0.1:#{listening}"
       ENV[one.variable] = url
       one.words(url)
-    rescue Errno::EADDRINUSE, Errno::EACCES
-      @port > 65_000 || @servers.length > 20 || (@tries = @tries.to_i + 1) > 20 ? nil : retry
+    rescue SystemCallError, SocketError
+      # Taken, or beyond the last port there is: the application does without where none is free near by.
+      (@tries += 1) < TRIES ? retry : nil
     end
   end
 end
