@@ -143,8 +143,9 @@ module Store
           draft = Basalt::Change::Draft.new(set)
           yield draft
           Basalt::Families.settle(draft)
-          arrange(draft, sheet_id, tidy, by_hand)
-          finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, sheet_id:, patient:, along:)
+          changed = Basalt::Drawing::Affected.changed(draft)
+          arrange(draft, changed, sheet_id, tidy, by_hand)
+          finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, changed:, sheet_id:, patient:, along:)
         end
       patient ? on_newest(alone: false, &attempt) : undisturbed(&attempt)
     end
@@ -274,9 +275,9 @@ module Store
     end
 
     # Every other sheet on which something of it shows follows.
-    def arrange(draft, sheet_id, tidy, by_hand)
+    def arrange(draft, changed, sheet_id, tidy, by_hand)
       tidy(draft, sheet_id, tidy, by_hand) if tidy
-      (touched_sheets(draft) - (tidy ? [sheet_id] : [])).each do |id|
+      (touched_sheets(draft, changed) - (tidy ? [sheet_id] : [])).each do |id|
         Basalt::Drawing::Arranger.new(draft, id, spatial_index: spatial_index(draft, id)).follow
       end
     end
@@ -289,9 +290,8 @@ module Store
 
     def spatial_index(draft, id) = @spatial_indexes[id] ||= Basalt::Drawing::SpatialIndex.new(draft.base.sheets[id] ? set : draft, id)
 
-    def touched_sheets(draft)
-      ids = draft.elements.differences.flat_map { |_, before, after| Basalt::Drawing::Affected.of_difference(draft, before, after) }
-      shown = ids.flat_map { |id| draft.sheets_of(id) }
+    def touched_sheets(draft, changed)
+      shown = changed.flat_map { |id| draft.sheets_of(id) }
       moved = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }
       gathering = draft.elements.differences.any? ? draft.sheets.each.select { |sheet| sheet.notation.gathers? }.map(&:id) : []
       (shown + moved + gathering).uniq.select { |id| draft.sheets[id] }
@@ -362,11 +362,11 @@ module Store
       end
     end
 
-    def finish(draft, said:, by:, sheet_id:, act: "act", of: nil, patient: false, along: nil)
+    def finish(draft, said:, by:, sheet_id:, changed: nil, act: "act", of: nil, patient: false, along: nil)
       effect = draft.effect
       return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
 
-      affected = Basalt::Drawing::Affected.by(draft)
+      affected = Basalt::Drawing::Affected.by(draft, *changed && [changed])
       began = clock
       version =
         Repository.new(project_id, said_by: by).commit(

@@ -93,7 +93,7 @@ module Store
     end
 
     def record(effect, said:, sheet_id:, act:, of:, from:, request:)
-      deltas = effect.deltas.map { |delta| Rows.dump_delta(delta) }.to_json
+      deltas = JSON.generate(effect.deltas.map { |delta| Rows.dump_delta(delta) })
       values = [
         @project_id,
         sheet_id,

@@ -47,7 +47,7 @@ module Store
         connection.exec_update(
           "INSERT INTO #{table} (#{columns}) SELECT #{columns} FROM jsonb_populate_recordset(NULL::#{table}, $1::jsonb)",
           "insert",
-          [batch.to_json]
+          [JSON.generate(batch)]
         )
       end
     end
@@ -86,7 +86,7 @@ module Store
             **merged.to_h { |member| [member, patch(delta, member)] }
           }
         end
-      done = connection.exec_query(update_sql(type, whole, compared, merged), "alter", [values.to_json, @project_id]).rows.flatten
+      done = connection.exec_query(update_sql(type, whole, compared, merged), "alter", [JSON.generate(values), @project_id]).rows.flatten
       missed = deltas.find { |delta| !done.include?(delta.id) } if done.length != deltas.length
       conflict(type, missed.before) if missed
     end

@@ -80,17 +80,16 @@ class KeptInStepTest < Minitest::Test
       (0...grid.size).each do |node|
         here = grid.point(node)
         if (node + 1) % grid.width != 0
-          assert_equal walled?(boxes, here, grid.point(node + 1)), grid.right(node) == Float::INFINITY, "#{seed}: right of #{here}"
+          assert_equal walled?(boxes, here, grid.point(node + 1)), walled_step?(grid, node, 0), "#{seed}: right of #{here}"
         end
         if node + grid.width < grid.size
-          assert_equal walled?(boxes, here, grid.point(node + grid.width)),
-                       grid.down(node) == Float::INFINITY,
-                       "#{seed}: down from #{here}"
+          assert_equal walled?(boxes, here, grid.point(node + grid.width)), walled_step?(grid, node, 1), "#{seed}: down from #{here}"
         end
       end
     end
   end
 
+  def walled_step?(grid, node, direction) = grid.price(node, direction) >= Layout::Grid::WALL
   def walled?(boxes, one, other) = boxes.any? { |box| box.grow(Layout::Grid::CLEAR).overlap?(Layout::Box.along(one, other)) }
 
   def test_lines_end_on_the_circle_and_its_cover_leaves_them_free

@@ -25,7 +25,7 @@ module Basalt
       def digest(element)
         return if element.name.nil? || element.relation?
 
-        Digest::MD5.hexdigest([element.kind, element.name, *of(element)].to_json).unpack("a8a4a4a4a12").join("-")
+        Digest::MD5.hexdigest(JSON.generate([element.kind, element.name, *of(element)])).unpack("a8a4a4a4a12").join("-")
       end
 
       # A part has only its siblings to be told from.

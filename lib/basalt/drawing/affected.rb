@@ -6,8 +6,9 @@ module Basalt
     module Affected
       module_function
 
+      # @param changed [Array<String>] as {changed} tells it; arranging alters nothing of that
       # @return [Array<String>] keys, also of what is no longer there
-      def by(draft)
+      def by(draft, changed = self.changed(draft))
         placed =
           draft
             .placements
@@ -18,7 +19,6 @@ module Basalt
           draft.placements.differences.flat_map do |_, before, after|
             closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id)
           end
-        changed = draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) }
         symbols =
           draft.elements.differences.flat_map do |_, before, after|
             [before, after].compact.select { |element| element.kind == Symbols::KIND }
@@ -33,6 +33,13 @@ module Basalt
           *outlines(draft, placed),
           *(symbols.empty? ? [] : Symbols.dressed(draft, symbols))
         ].uniq.flat_map { |id| draft.keys_of(id) }.uniq
+      end
+
+      # @return [Array<String>] ids of the elements that are altered, and of those whose drawing tells of them
+      def changed(draft)
+        return [] if draft.placements.size.zero?
+
+        draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) }.uniq
       end
 
       # Sheets whose symbols stand for what is in them: those of what was altered, and the lines that are drawn together with it.

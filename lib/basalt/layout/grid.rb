@@ -8,6 +8,8 @@ module Basalt
       # How near to a box a line may pass, and how near to another line counts as on it, px.
       CLEAR = 3
       BESIDE = 4
+      # What no step costs otherwise: a whole number, as all prices are compared very often.
+      WALL = 1 << 40
 
       # @param xs [Array<Numeric>]
       # @param ys [Array<Numeric>]
@@ -27,13 +29,15 @@ module Basalt
 
       # @return [Integer] the node at a point whose x and y are the grid's own
       def node(point) = (@down.from(point[1]) * @width) + @across.from(point[0])
-      def point(node) = [@xs[node % @width], @ys[node / @width]]
+      def point(node) = [x(node), y(node)]
+      def x(node) = @xs[node % @width]
+      def y(node) = @ys[node / @width]
 
       # Nothing passes through the box.
       def block(box)
         left, right, top, bottom = box.x - CLEAR, box.right + CLEAR, box.y - CLEAR, box.bottom + CLEAR
-        mark_level(left, right, top, bottom, Float::INFINITY)
-        mark_upright(left, right, top, bottom, Float::INFINITY)
+        mark_level(left, right, top, bottom, WALL)
+        mark_upright(left, right, top, bottom, WALL)
       end
 
       # Running along the segment costs extra.
@@ -43,9 +47,16 @@ module Basalt
         mark_upright(segment.x - BESIDE, segment.right + BESIDE, segment.y, segment.bottom, price)
       end
 
-      # Price of the step to the right of a node, and of the one down from it, beyond its length.
-      def right(node) = @level_walls[node]
-      def down(node) = @upright_walls[node]
+      # @param direction [Integer] right, down, left or up, in which there is a node
+      # @return [Numeric] what the step there costs: its length, and what stands in the way
+      def price(node, direction)
+        case direction
+        when 0 then x(node + 1) - x(node) + @level_walls[node]
+        when 1 then y(node + @width) - y(node) + @upright_walls[node]
+        when 2 then x(node) - x(node - 1) + @level_walls[node - 1]
+        else y(node) - y(node - @width) + @upright_walls[node - @width]
+        end
+      end
 
       private
 

@@ -91,12 +91,15 @@ module Basalt
         nil
       end
 
-      def open?(node) = (0..3).any? { |direction| neighbour(node, direction)&.then { |_, price| price < Float::INFINITY } }
+      def open?(node)
+        DIRECTIONS.each_index.any? { |direction| inside?(node, direction) && @grid.price(node, direction) < Grid::WALL }
+      end
 
       def prepare
         @finish = @grid.size * 4
-        @costs = Array.new(@finish)
-        @came = Array.new(@finish)
+        @strides = [1, @grid.width, -1, -@grid.width]
+        @costs = {}
+        @came = {}
         @queue = Heap.new
         @target = Box.around(@goals.map { |attachment_point| Box.new(x: attachment_point.out[0], y: attachment_point.out[1], w: 0, h: 0) })
         @arrivals = @goals.group_by(&:node)
@@ -114,31 +117,24 @@ module Basalt
       def step(state, cost)
         node = state / 4
         heading = state % 4
-        4.times do |direction|
-          next if (direction + 2) % 4 == heading
-
-          after, price = neighbour(node, direction)
-          next if after.nil? || price == Float::INFINITY
-
-          relax(state, (after * 4) + direction, cost + price + (direction == heading ? 0 : BEND))
+        direction = 0
+        while direction < 4
+          unless (direction + 2) % 4 == heading || !inside?(node, direction)
+            price = @grid.price(node, direction)
+            relax(state, ((node + @strides[direction]) * 4) + direction, cost + price + (direction == heading ? 0 : BEND)) if price < Grid::WALL
+          end
+          direction += 1
         end
       end
 
-      # @return [Array(Integer, Numeric), nil] the node next to one, and what the way there costs
-      def neighbour(node, direction)
-        column = node % @grid.width
+      # @return [Boolean] whether there is a node beside one
+      def inside?(node, direction)
         case direction
-        when 0 then column + 1 < @grid.width ? [node + 1, @grid.xs[column + 1] - @grid.xs[column] + @grid.right(node)] : nil
-        when 2 then column.positive? ? [node - 1, @grid.xs[column] - @grid.xs[column - 1] + @grid.right(node - 1)] : nil
-        when 1 then vertical(node, node + @grid.width, node)
-        else vertical(node, node - @grid.width, node - @grid.width)
+        when 0 then (node + 1) % @grid.width != 0
+        when 1 then node + @grid.width < @grid.size
+        when 2 then node % @grid.width != 0
+        else node >= @grid.width
         end
-      end
-
-      def vertical(node, after, upper)
-        return if after.negative? || after >= @grid.size
-
-        [after, (@grid.ys[after / @grid.width] - @grid.ys[node / @grid.width]).abs + @grid.down(upper)]
       end
 
       def relax(from, state, cost)
@@ -151,7 +147,8 @@ module Basalt
       end
 
       def ahead(node)
-        x, y = @grid.point(node)
+        x = @grid.x(node)
+        y = @grid.y(node)
         [@target.x - x, x - @target.right, 0].max + [@target.y - y, y - @target.bottom, 0].max
       end
 

@@ -8,7 +8,7 @@ module Basalt
         # @param landscape [Landscape]
         def initialize(landscape)
           @landscape = landscape
-          @grouped = Known.new
+          @spoken = %w[in out].to_h { |direction| [direction, {}.compare_by_identity] }
           @listed = Known.new
         end
 
@@ -19,9 +19,8 @@ module Basalt
         def grouped(group_ids, direction, peer)
           return Traffic::ALL if group_ids.empty?
 
-          @grouped.fetch(direction.to_sym, group_ids, peer.around, peer.group_ids) do
-            rules(group_ids).select { |rule| applies?(rule, direction, peer) }.map(&:traffic).reduce(Traffic::NONE, :|)
-          end
+          spoken = @spoken.fetch(direction)
+          (spoken[group_ids] ||= Spoken.new(rules(group_ids).select { |rule| rule.direction == direction })).of(peer)
         end
 
         # @param list_id [String, nil] nil where nothing is known of one: then nothing is held back

@@ -59,8 +59,8 @@ module Basalt
         def hash = ranges.hash
 
         def |(other)
-          return self if other.empty? || equal?(other)
-          return other if empty?
+          return self if other.empty? || equal?(other) || equal?(ALL)
+          return other if empty? || other.equal?(ALL)
 
           Traffic.new(ranges + other.ranges)
         end
