@@ -66,7 +66,7 @@ module Web
           }) do |draft, sheet|
             shown = Basalt::Cloud::ShownFacts
             whom = shown::WHOM.include?(params[:whom]) ? params[:whom] : "one"
-            things = shown.chosen(draft, sheet.id, element(draft, params[:element_id]), params[:fact].to_s, whom)
+            things = shown.chosen(draft, sheet.id, element(draft, params[:element_id]), whom)
             things.each { |one| draft.apply(shown.showing(one, params[:fact].to_s, params[:on] != "no")) }
             nil
           end

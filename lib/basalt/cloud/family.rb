@@ -19,6 +19,7 @@ module Basalt
          Checks::ConnectionNotAllowed, Checks::OneZoneOnly, Checks::BlocksOverlap, Checks::ResourceOutsideSubnet, Checks::PublicStore, Checks::Unattached]
 
       def openers = []
+      def settle(draft) = ShownFacts.settle(draft)
     end
   end
 end

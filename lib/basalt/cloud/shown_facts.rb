@@ -38,12 +38,38 @@ module Basalt
       end
 
       # @param whom [String] of WHOM
-      # @return [Array<Model::Element>] those on a sheet for which it is chosen, who have that fact
-      def chosen(set, sheet_id, thing, name, whom)
+      # @return [Array<Model::Element>] those on a sheet for which it is chosen, whether they have that fact by now or not
+      def chosen(set, sheet_id, thing, whom)
         return [thing] if whom == "one"
 
-        all = set.things_on(sheet_id).select { |one| one.kind == Kinds::RESOURCE && Details.read(one["details"]).key?(name) }
+        all = set.things_on(sheet_id).select { |one| one.kind == Kinds::RESOURCE }
         whom == "kind" ? all.select { |one| one["service"] == thing["service"] } : all
+      end
+
+      # So many tell what is chosen for all of them, and not for each by itself.
+      SEVERAL = 2
+
+      # What all of its service on a sheet show, one that comes there shows too; where there are too few of it, what all there show.
+      #
+      # @param draft [Change::Draft]
+      def settle(draft)
+        common = Hash.new { |known, (sheet_id, service)| known[[sheet_id, service]] = common(draft.base, sheet_id, service) }
+        draft.placements.differences.each do |_, before, after|
+          thing = after && before.nil? && draft.element(after.element_id)
+          next unless thing && thing.kind == Kinds::RESOURCE && of(thing).empty?
+
+          common[[after.sheet_id, thing["service"]]].each { |name| draft.apply(showing(draft.element(thing.id), name, true)) }
+        end
+      end
+
+      # @return [Array<String>]
+      def common(set, sheet_id, service)
+        return [] unless set.sheets[sheet_id]
+
+        all = set.things_on(sheet_id).select { |one| one.kind == Kinds::RESOURCE }
+        alike = all.select { |one| one["service"] == service }
+        tellers = alike.length < SEVERAL ? all : alike
+        tellers.length < SEVERAL ? [] : tellers.map { |one| of(one) }.reduce(:&)
       end
     end
   end

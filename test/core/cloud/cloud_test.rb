@@ -193,10 +193,20 @@ class CloudTest < Minitest::Test
                "sheet" => ["memory 1 GB", "memory 2 GB", "memory 8"] }
     wanted.each do |whom, found|
       draft = Change::Draft.new(set)
-      chosen = Cloud::ShownFacts.chosen(draft, set.sheet_list.first.id, set.named("work").first, "memory", whom)
+      chosen = Cloud::ShownFacts.chosen(draft, set.sheet_list.first.id, set.named("work").first, whom)
       chosen.each { |one| draft.apply(Cloud::ShownFacts.showing(one, "memory", true)) }
       assert_equal found, lines.(draft)
+      assert_equal [whom == "sheet", true], %w[machine function].map { |service| later(draft, service).include?("memory") }, whom
     end
+  end
+
+  # What a thing that comes to the sheet in an act of its own shows in its label.
+  def later(standing, service)
+    draft = Change::Draft.new(standing)
+    draft.apply(Change::Add.new(kind: Cloud::Kinds::RESOURCE, name: "late", facts: { "service" => service }, id: "late"),
+                Change::Show.new(sheet_id: standing.sheet_list.first.id, element_id: "late"))
+    Families.settle(draft)
+    Cloud::ShownFacts.of(draft.element("late"))
   end
 
   def test_what_cannot_be_said_of_clouds_is_refused_in_words
