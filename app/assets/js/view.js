@@ -7,6 +7,9 @@ const MOST = 4;
 const MOST_FITTED = 1.25;
 const MARGIN = 8;
 const AROUND = 14;
+// Smaller than these lines are less than a pixel thick, and would be lost if they were not drawn thicker.
+const FAR = 0.7;
+const FURTHER = 0.4;
 // The strip of buttons above the sheet.
 const HEAD = 36;
 
@@ -68,6 +71,8 @@ export class View {
     this.transform = transform;
     this.touched = this.touched || Boolean(this.settled);
     this.onShow?.();
+    this.paper.classList.toggle("far", transform.k < FAR);
+    this.paper.classList.toggle("further", transform.k < FURTHER);
     this.paper.style.transform = `translate(${transform.x}px, ${transform.y}px) scale(${transform.k})`;
   }
 
