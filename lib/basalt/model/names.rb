@@ -16,14 +16,21 @@ module Basalt
       # @return [String] the text, trimmed, in Unicode normal form C
       # @raise [BadFact] when it is empty, too long or holds control characters
       def clean(text, limit: LIMIT)
-        text = text.to_s.encode("UTF-8", invalid: :replace, undef: :replace).unicode_normalize(:nfc).strip
+        text = composed(text.to_s).strip
         raise BadFact, "a name cannot be empty" if text.empty?
         raise BadFact, "“#{short(text)}” has #{text.length} characters; at most #{limit} are kept" if text.length > limit
-        if text.match?(/[\p{Cc}\p{Cs}\u2028\u2029\uFFFE\uFFFF]/)
+        if text.match?(text.ascii_only? ? /[[:cntrl:]]/ : /[\p{Cc}\p{Cs}\u2028\u2029\uFFFE\uFFFF]/)
           raise BadFact, "“#{short(text)}” holds a character that cannot be printed"
         end
 
         text
+      end
+
+      # What is plain is its own normal form; very many names are.
+      def composed(text)
+        return text.encode("UTF-8") if text.ascii_only?
+
+        text.encode("UTF-8", invalid: :replace, undef: :replace).unicode_normalize(:nfc)
       end
 
       # @return [String] at most +length+ characters of the text, for messages

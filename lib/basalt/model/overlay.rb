@@ -54,22 +54,25 @@ module Basalt
       end
 
       def put(row)
+        @differences = nil
         @touched[row.id] = true
         @own.put(row)
       end
 
       def delete(id)
+        @differences = nil
         @touched[id] = true
         @own.delete(id)
       end
 
       # @return [Array<Array(String, Object, Object)>] id, row before and row after of what differs
       def differences
-        @touched.keys.filter_map do |id|
-          before = @base[id]
-          after = @own[id]
-          [id, before, after] unless before == after
-        end
+        @differences ||=
+          @touched.keys.filter_map do |id|
+            before = @base[id]
+            after = @own[id]
+            [id, before, after] unless before == after
+          end
       end
     end
   end
