@@ -39,7 +39,11 @@ module Basalt
       }.freeze
 
       UNPARSERS = {
+        # A part without a name tells it itself.
         "meets" => ->(unparser, one) do
+          thing = unparser.set.element(one.target("thing"))
+          next [] if thing.owner_id && thing.name.nil?
+
           [unparser.say(unparser.anything(one.target("thing")), "meets", unparser.thing(one.target("requirement")))]
         end,
         "serves" => ->(unparser, one) do

@@ -47,6 +47,8 @@ module Basalt
       OUTSIDE = [INTERNET, "client"].freeze
       # What rules are about that are no running service.
       PAPERS = [LIST, TABLE].freeze
+      # What nobody comes by who does something, though it may have to be there.
+      UNWALKED = [*PAPERS, GATEWAY, TRANSLATION, "private attachment", INTERNET].freeze
       STORES = ["object store", "file store", "relational store", "key-value store", "cache"].freeze
       # What runs in a subnet and has an address there.
       PLACED = ["machine", "machine group", "container service", "load balancer", "relational store", "cache", "file store"].freeze

@@ -19,6 +19,7 @@ module Basalt
         def told = [Kinds::RULE, Kinds::ROUTE, Kinds::GOVERNANCE]
         def boundaries = [Kinds::BOUNDARY]
         def joins?(_thing) = true
+        def walked?(thing) = thing.kind == Kinds::RESOURCE && !Services::UNWALKED.include?(thing["service"])
         def within?(_kind) = true
         def lanes? = true
 

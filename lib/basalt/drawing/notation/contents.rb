@@ -22,6 +22,12 @@ module Basalt
         # @return [Boolean] whether a thing is there to be joined: not where no lines are drawn, nor what only holds others
         def joins?(thing) = lines.any? && !boundaries.include?(thing.kind)
 
+        # @return [Boolean] whether a thing only passes on what comes to it: who is joined through it is joined
+        def passes_on?(_thing) = false
+
+        # @return [Boolean] whether somebody who does something with what is drawn may come by a thing
+        def walked?(thing) = joins?(thing) && !passes_on?(thing)
+
         # @return [Boolean] whether lines that stand in order tell what is on the sheet
         def scripted? = false
 

@@ -21,6 +21,8 @@ module Basalt
         def within?(kind) = %w[component package class].include?(kind)
         def draws?(element) = super && (element.kind != "class" || element["sort"] == Classes::Kinds::INTERFACE)
         def joins?(_thing) = true
+        def passes_on?(thing) = thing.kind == "class"
+        def walked?(thing) = !%w[comment package].include?(thing.kind) && super
 
         def examples = ["component Call desk", "interface Booking", "Call desk provides Booking"]
         def chips = [%w[component m], [Classes::Kinds::INTERFACE, "i"], %w[package p], %w[system y], %w[comment o]]

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Basalt
+  # Journeys: what somebody does with a design, step by step, and whether it can be done.
+  module Journeys
+    # What this family adds to the base.
+    module Family
+      module_function
+
+      def kinds = Kinds::ALL
+      def notations = []
+      def forms = Sentences::FORMS
+      def qualities = Sentences::QUALITIES
+      def unparsers = Sentences::UNPARSERS
+      def slots = Sentences::SLOTS
+      def settle(draft) = Renaming.settle(draft)
+      def told = [Kinds::STATES, Kinds::ASKING]
+      def details(unparser, thing) = thing.kind == Kinds::JOURNEY ? Sentences.details(unparser, thing) : []
+
+      # One file a check; each registers by being there.
+      def checks =
+        Dir[File.join(__dir__, "checks/*.rb")].sort.map do |path|
+          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
+        end
+    end
+  end
+end
