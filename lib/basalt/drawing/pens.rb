@@ -320,7 +320,14 @@ module Basalt
         },
         halo: {
           fill: PAPER
-        }
+        },
+        # Numbers of steps; those of each journey on another ground.
+        walk_a: { :fill => TIDE, :stroke => PAPER, "stroke-width" => 1 },
+        walk_b: { :fill => RUST, :stroke => PAPER, "stroke-width" => 1 },
+        walk_c: { :fill => AMETHYST, :stroke => PAPER, "stroke-width" => 1 },
+        walk_d: { :fill => OCHRE, :stroke => PAPER, "stroke-width" => 1 },
+        walk_now: { :fill => "none", :stroke => BASALT, "stroke-width" => 2 },
+        walk_lacking: { :fill => "none", :stroke => RUST, "stroke-width" => 1.5, "stroke-dasharray" => "3 4" }
       }.freeze
 
       # The same line of something fast.
@@ -349,8 +356,11 @@ module Basalt
         legend: [:plain, 11.5, BASALT],
         heading: [:strong, 11.5, BASALT],
         member: [:plain, 12, BASALT],
-        verb: [:plain, 12, BASALT]
+        verb: [:plain, 12, BASALT],
+        walk: [:strong, 11, PAPER]
       }.freeze
+
+      FAINT = ".faint{opacity:.28}"
 
       # @return [String] rules for the classes that the writer uses
       def self.stylesheet
@@ -359,7 +369,7 @@ module Basalt
             LINES.map { |pen, values| ".p-#{pen}{#{values.map { |name, value| "#{name}:#{value}" }.join(";")}}" } +
               TEXTS.map do |style, (face, size, colour)|
                 ".x-#{style}{font:#{face == :strong ? 600 : 400} #{size}px #{Typefaces::FAMILIES[face]};fill:#{colour}}"
-              end
+              end + [FAINT]
           ).join("\n").freeze
       end
 

@@ -18,7 +18,8 @@ module Basalt
         element = item.element_id ? " data-element=\"#{escape(item.element_id)}\"" : ""
         data = item.data.map { |name, value| " data-#{name}=\"#{escape(value)}\"" }.join
         drawn = item.shapes.map { |shape| shape(shape) }.join
-        "<g id=\"#{escape(item.id)}\" class=\"#{item.layer} k-#{escape(item.type.tr(" ", "-"))}\"#{element}#{data}>#{title}" \
+        classes = "#{item.layer} k-#{escape(item.type.tr(" ", "-"))}#{" faint" if item.faint}"
+        "<g id=\"#{escape(item.id)}\" class=\"#{classes}\"#{element}#{data}>#{title}" \
           "#{item.href ? "<a href=\"#{escape(item.href)}\">#{drawn}</a>" : drawn}</g>"
       end
 

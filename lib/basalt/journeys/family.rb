@@ -19,7 +19,7 @@ module Basalt
 
       # One file a check; each registers by being there.
       def checks =
-        Dir[File.join(__dir__, "checks/*.rb")].sort.map do |path|
+        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
           Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
         end
     end

@@ -17,6 +17,7 @@ module Basalt
       # @return [String] such as +step 2 of Report a leak+
       def title(one, element) = "#{element.kind == Kinds::STEP ? "step" : "branch"} #{one.course.number(element.id)} of #{one.journey.name}"
 
+      def begun(words) = words[0].upcase + words[1..]
       def about(step) = [step.element.id, *step.parts.map(&:id)]
     end
   end

@@ -2,8 +2,8 @@
 
 module Basalt
   module Journeys
-    # Which states a thing comes to and leaves when all journeys are walked. In each it begins in its first state; a step that says from which
-    # one it moves something is meant for when that is so.
+    # Which states a thing comes to and leaves when all journeys are walked. In each it begins in its first state; a step that says from
+    # which one it moves something is meant for when that is so.
     class Lives
       # @param survey [Survey]
       # @param name [String] of the thing

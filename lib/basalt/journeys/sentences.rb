@@ -67,13 +67,17 @@ module Basalt
         unparser.say("after", entry.number, "of", unparser.thing(journey.id), "comes", course.number(to))
       end
 
-      def self.step(unparser, journey, entry)
-        one = entry.element
+      def self.step(unparser, journey, entry) =
+        unparser.say("step", entry.number, "of", unparser.thing(journey.id), :colon, *walked(unparser, entry.element))
+
+      # @return [String] what is told of a step behind its number
+      def self.walking(unparser, step) = unparser.say("step", "1", :colon, *walked(unparser, step)).delete_prefix("step 1: ")
+
+      def self.walked(unparser, one)
         to = one["to"] ? ["to", words(unparser, one["to"])] : []
         passes = one["passes"] ? [:colon, words(unparser, one["passes"])] : []
         said = Statements::Grammar.qualities(K::STEP).flat_map { |quality| quality.tell(unparser, one) }
-        unparser.say("step", entry.number, "of", unparser.thing(journey.id), :colon, words(unparser, one["from"] || UNSAID), *to, *passes,
-                     *said.flat_map { |parts| [:comma, *parts] })
+        [words(unparser, one["from"] || UNSAID), *to, *passes, *said.flat_map { |parts| [:comma, *parts] }]
       end
 
       def self.branch(unparser, journey, entry)
@@ -108,11 +112,13 @@ module Basalt
         )
       end
 
+      def self.said_of_journey(word, fact)
+        Statements::Quality.chosen(K::JOURNEY, "#{word} <#{fact}:words>", fact) { |text| [word, Statements::Slots.fetch(:words).write(text)] }
+      end
+
       QUALITIES = [
-        Statements::Quality.chosen(K::JOURNEY, "by <who:words>", "who") { |who| ["by", Statements::Slots.fetch(:words).write(who)] },
-        Statements::Quality.chosen(K::JOURNEY, "goal <goal:words>", "goal") { |goal|
-          ["goal", Statements::Slots.fetch(:words).write(goal)]
-        },
+        said_of_journey("by", "who"),
+        said_of_journey("goal", "goal"),
         several("reads <reads:words> [by <asks:words>]", %w[reads asks]) do |unparser, one|
           ["reads", words(unparser, one["reads"]), *(one["asks"] ? ["by", words(unparser, one["asks"])] : [])]
         end,

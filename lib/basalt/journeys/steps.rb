@@ -19,6 +19,10 @@ module Basalt
       def step(context, said)
         course = Course.new(context.draft, journey(context, said).id)
         element = course.at(said[:number]) || added(context, course, said[:number], Kinds::STEP)
+        say(context, element, said)
+      end
+
+      def say(context, element, said)
         FACTS.each { |fact| context.set(element.id, fact, said[fact.to_sym]) }
         context.qualify(element, said)
       end

@@ -52,6 +52,17 @@ module Basalt
           end
       end
 
+      # @return [Array(Numeric, Numeric)] the point so far along the line; its last where it is shorter
+      def at(points, distance)
+        points.each_cons(2) do |(x, y), (to_x, to_y)|
+          span = (x - to_x).abs + (y - to_y).abs
+          return [x + ((to_x - x) * distance / span.to_f), y + ((to_y - y) * distance / span.to_f)] if span.positive? && distance <= span
+
+          distance -= span
+        end
+        points.last
+      end
+
       # @return [Array(Numeric, Numeric)] the middle of the longest run
       def middle(points)
         one, other = points.each_cons(2).max_by { |a, b| (a[0] - b[0]).abs + (a[1] - b[1]).abs }

@@ -55,6 +55,9 @@ module Basalt
         values.each { |fact, value| context.set(element.id, fact, value) }
       end
 
+      # @return [Array<String>] names of the facts that it sets where it says this, as far as its pattern tells
+      def facts(captures) = @fact ? [@fact] : captures.keys.map(&:to_s)
+
       # @param captures [Hash] as they were said
       def clear(context, element, captures)
         return @clear.call(context, element, captures) if @clear

@@ -18,7 +18,7 @@ module Basalt
         def step(one, element)
           return if element["condition"].nil? || one.course.branches_of(element.id).any?
 
-          finding(element.id, "#{title(one, element).capitalize} happens when #{element["condition"]}: and otherwise?",
+          finding(element.id, "#{begun(title(one, element))} happens when #{element["condition"]}: and otherwise?",
                   "As it stands it is left out then, and nothing comes in its place.")
         end
 

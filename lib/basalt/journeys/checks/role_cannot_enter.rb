@@ -19,8 +19,8 @@ module Basalt
         end
 
         def barred(one, step)
-          who = one.journey["who"] || "whoever walks"
-          finding(about(step), "#{who[0].upcase}#{who[1..]} comes to #{title(one, step.element)} without having signed in",
+          finding(about(step), "#{begun(one.journey["who"] || "whoever walks")} comes to #{title(one, step.element)} without having " \
+                               "signed in",
                   "The step is only for who is signed in, and there is a way to it on which nobody signs in.")
         end
       end

@@ -25,7 +25,7 @@ module Basalt
           known = one.ground.part(name)
           finding(
             [step.element.id, *step.parts.map(&:id)],
-            "#{title(one, step.element).capitalize} needs #{name}, which is not there",
+            "#{begun(title(one, step.element))} needs #{name}, which is not there",
             "Nothing on the sheet is called so: the step cannot be walked until there is.",
             repair: known && repair("Show #{name} there", Change::Show.new(sheet_id: one.ground.sheet_ids.first, element_id: known.id))
           )
@@ -34,7 +34,7 @@ module Basalt
         def unjoined(one, step)
           finding(
             about(step),
-            "#{title(one, step.element).capitalize} goes from #{step.from.name} to #{step.to.name}, which nothing joins",
+            "#{begun(title(one, step.element))} goes from #{step.from.name} to #{step.to.name}, which nothing joins",
             "What is sent has to have a way.",
             repair: joining(one, step)
           )

@@ -18,9 +18,8 @@ module Basalt
         end
 
         def unanswered(one, step, facts, asking)
-          known = asking.ways.any? ? "It is asked by #{asking.ways.map { |way|
-            English.list(way)
-          }.join(", or by ")}." : "Nobody said how it is asked."
+          ways = asking.ways.map { |way| English.list(way) }
+          known = ways.any? ? "It is asked by #{ways.join(", or by ")}." : "Nobody said how it is asked."
           finding(
             [step.element.id, step.reads.id],
             "#{step.reads.name} cannot be asked by #{English.list(facts)}, as #{title(one, step.element)} does",
