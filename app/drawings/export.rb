@@ -19,11 +19,14 @@ module Drawings
     # @param ground [String] a key of GROUNDS: what it stands on
     # @param pictures [Boolean] whether small pictures of other sheets are drawn in it
     # @param links [#call, nil] gives the address of a sheet that something opens into, or nil
+    # @yieldparam scene [Basalt::Drawing::Scene]
+    # @yieldreturn [#items] what is drawn instead, where there is a block
     # @return [String] SVG with its own typefaces
     def svg(set, sheet_id, findings: [], only: nil, images: nil, ground: "paper", pictures: true, links: nil)
       images = pictured(set, images) if pictures
       scene = Basalt::Drawing::Scene.new(set, sheet_id, findings:, images:, links:)
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
+      scene = yield(scene) if block_given?
       reading = only ? "" : Basalt::Statements::Unparser.new(set).sheet(sheet_id).map(&:strip).join(". ")
       on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |drawn| Fonts.rules(characters(drawn)) })
     end

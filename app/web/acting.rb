@@ -184,7 +184,9 @@ module Web
       def title(set, element)
         return "nothing" unless element
 
-        element.relation? ? "#{element.kind} #{element.endpoints.map { |id| set.element(id)&.name }.join(" – ")}" : element.name
+        return "#{element.kind} #{element.endpoints.map { |id| set.element(id)&.name }.join(" – ")}" if element.relation?
+
+        element.name || Basalt::Families.title(set, element)
       end
 
       private

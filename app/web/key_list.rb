@@ -13,6 +13,7 @@ module Web
       ["Tab", "with a message selected, or in the empty statement line: its likely answer"],
       ["up, down", "with messages selected: earlier, later"],
       ["left, right", "while a scenario is played: back, on; Escape ends it"],
+      ["W", "walk the journeys of the sheet, or end it; right, left: on, back"],
       ["Enter", "name and facts in place"],
       ["arrows", "move what is selected by 8, with Shift by 1; with nothing selected, the view"],
       ["L", "join what is selected to another thing"],

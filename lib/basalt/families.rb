@@ -26,6 +26,18 @@ module Basalt
         @by_notation.fetch(name)
       end
 
+      # @return [String, nil] what an element is called that has no name of its own; nil where no family says so
+      def title(set, element) = all.lazy.filter_map { |family| family.title(set, element) if family.respond_to?(:title) }.first
+
+      # @return [Hash{String => Array<String>}] by id of what is there for others, their ids
+      def serving(set)
+        all.select { |family| family.respond_to?(:serving) }.map { |family| family.serving(set) }
+          .reduce({}) { |all, found| all.merge(found) { |_, one, other| one | other } }
+      end
+
+      # @return [Array<String>] what families count where it is told which requirement is met
+      def accounting(set) = all.select { |family| family.respond_to?(:accounting) }.flat_map { |family| family.accounting(set) }
+
       # What follows from all that an act does together, whichever way it did it.
       #
       # @param draft [Change::Draft] before it is arranged

@@ -25,6 +25,7 @@ import { StatementLine } from "./statement_line.js";
 import { TypingPlace } from "./typing_place.js";
 import { Standing } from "./standing.js";
 import { Player } from "./player.js";
+import { Walk } from "./walk.js";
 import { Keys } from "./keys.js";
 import { Act } from "./act.js";
 import { Turning, Questions } from "./turning.js";
@@ -72,6 +73,7 @@ if (page) {
   }
   parts.typing = new TypingPlace(view, selection, line, act, drags);
   if (view) parts.player = new Player(view, act);
+  if (view) parts.walk = new Walk(view, act);
   parts.trail = new Trail(selection, view);
   new Findings(act);
   new Reading(act, selection);

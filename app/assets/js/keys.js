@@ -42,7 +42,7 @@ export class Keys {
     if (this.grid.holds(event)) return;
     if (this.rows?.key(event) || this.connect?.key(event)) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
-    if (this.player?.key(event)) return;
+    if (this.player?.key(event) || this.walk?.key(event)) return;
     if (key === "Tab" && !event.shiftKey && event.target.id === "viewport" && this.typing?.answerSelected()) return event.preventDefault();
     if (DIRECTIONS[key]) return this.arrow(event, key);
     if (event.target.closest(".cells")) return;

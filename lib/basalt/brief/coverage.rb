@@ -31,8 +31,8 @@ module Basalt
       def things = @things ||= sheets.flat_map { |sheet| on(sheet) }.uniq(&:id).sort_by(&:ordinal)
 
       # @return [Array<Model::Element>] of one sheet
-      def on(sheet) =
-        @set.things_on(sheet.id).select { |thing| thing.description.figure.nil? && sheet.notation.things.include?(thing.kind) }
+      def on(sheet) = @set.things_on(sheet.id).select { |thing| on?(sheet, thing) }
+      def on?(sheet, thing) = thing.description.figure.nil? && sheet.notation.things.include?(thing.kind)
 
       # @return [Hash{String => Account}] by id of the thing
       def accounts = @accounts ||= settle
@@ -50,7 +50,7 @@ module Basalt
       end
 
       # @return [Array<Model::Sheet>] of a design on which something meets a requirement; the others are of something else
-      def sheets = @sheets ||= @set.sheet_list.select { |sheet| sheet.notation.design? && on(sheet).any? { |thing| direct(thing).any? } }
+      def sheets = @sheets ||= @set.sheet_list.select { |sheet| sheet.notation.design? && brief?(sheet) }
 
       # @return [Integer] how many things on the sheet meet the requirement
       def cell(requirement, sheet) = met_by(requirement.id).count { |thing| drawn?(sheet, thing) }
@@ -72,10 +72,19 @@ module Basalt
       end
 
       # @return [String] in words
-      def title(thing) =
-        thing.relation? ? [thing.name || thing.kind, *thing.endpoints.map { |id| @set.element(id)&.name }].join(" ") : thing.name
+      def title(thing)
+        return [thing.name || thing.kind, *thing.endpoints.map { |id| @set.element(id)&.name }].join(" ") if thing.relation?
+
+        thing.name || Families.title(@set, thing) || thing.kind
+      end
+
+      # @return [Array<String>] what else is counted of how requirements are met, in sentences
+      def accounting = Families.accounting(@set)
 
       private
+
+      # What is drawn nowhere and stands there all the same, may meet something too.
+      def brief?(sheet) = @set.things_on(sheet.id).any? { |thing| (thing.description.figure || on?(sheet, thing)) && direct(thing).any? }
 
       def drawn?(sheet, thing) =
         thing.relation? ? @set.drawn_between?(sheet.id, thing) : @set.shown?(sheet.id, thing.id) || @set.shown_within?(sheet.id, thing.id)
@@ -99,7 +108,7 @@ module Basalt
 
       # Itself, or by a part of it.
       def direct(thing)
-        own = [thing, *@set.parts_of(thing.id)].map(&:id)
+        own = [thing, *@set.parts_within(thing.id)].map(&:id)
         own
           .flat_map { |id| @set.relations_of(id, "meets") }
           .select { |one| own.include?(one.target("thing")) }
@@ -120,11 +129,14 @@ module Basalt
       def served(thing)
         [
           thing["thread"]&.split("/")&.first,
+          *serving[thing.id],
           *@set.relations_of(thing.id, "serves").select { |one| one.target("thing") == thing.id }.map { |one| one.target("other") },
           *@set.contents_of(thing.id).reject(&:relation?).map(&:id),
           around(thing)
         ].compact
       end
+
+      def serving = @serving ||= Families.serving(@set)
 
       # What is a level of something that meets a requirement itself is there for it too.
       def around(thing)

@@ -13,6 +13,10 @@ module Basalt
       def qualities = Sentences::QUALITIES
       def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
+      def title(set, element) = [Kinds::STEP, Kinds::BRANCH].include?(element.kind) ? Steps.title(set, element) : nil
+      def serving(set) = walked?(set) ? Survey.of(set).serving : {}
+      def accounting(set) = walked?(set) ? Accounting.new(set).sentences : []
+      def walked?(set) = set.elements.ids_by(:kind, Kinds::JOURNEY).any?
       def settle(draft) = Renaming.settle(draft)
       def told = [Kinds::STATES, Kinds::ASKING]
       def details(unparser, thing) = thing.kind == Kinds::JOURNEY ? Sentences.details(unparser, thing) : []

@@ -12,8 +12,10 @@ module Basalt
       Spot = Value.of(:step, :place, :at)
 
       # @param set [Model::WorkingSet, Change::Draft]
-      # @param walked [Array<Survey::Walked>] the journeys that are shown, in the order of their looks
-      def initialize(set, sheet_id, walked)
+      # @param walked [Array<Survey::Walked>] the journeys that are shown
+      # @param places [Array<Integer>] by which each looks as it does (see NumberSign)
+      def initialize(set, sheet_id, walked, places: walked.each_index.to_a)
+        @places = places
         @set = set
         @sheet_id = sheet_id
         @walked = walked
@@ -40,7 +42,7 @@ module Basalt
       private
 
       def spots
-        steps = @walked.each_with_index.flat_map { |one, place| one.steps.map { |step| [step, place] } }
+        steps = @walked.zip(@places).flat_map { |one, place| one.steps.map { |step| [step, place] } }
         steps.group_by { |step, _| group(step) }.flat_map { |group, some| group ? placed(group, some) : [] }
       end
 

@@ -63,6 +63,12 @@ module Basalt
         element
       end
 
+      # @return [String] such as +step 2 of Report a leak+
+      def title(set, element)
+        journey = around(set, element.id)
+        "#{element.kind == Kinds::STEP ? "step" : "branch"} #{Course.new(set, journey.id).number(element.id)} of #{journey.name}"
+      end
+
       # @param said [Hash] +from+ and +to+, numbers, and +journey+
       def go_on(context, said)
         from, to = ends(context.draft, said)

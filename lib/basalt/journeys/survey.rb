@@ -43,14 +43,18 @@ module Basalt
       # @return [Lines] of a sheet
       def lines(sheet_id) = @lines[sheet_id]
 
-      # @return [Hash{String => Array<String>}] by id of what a journey touches, ids of the steps and journeys that meet requirements so
+      # @return [Hash{String => Array<String>}] by id of what journeys touch, ids of those and of their steps that meet requirements
       def serving
-        @serving ||= touched.transform_values do |pairs|
-          pairs.flat_map { |one, step| [step.element.id, one.journey.id] }.uniq.select { |id| Declared.met(@set, id).any? }
-        end
+        @serving ||= touched.transform_values { |pairs| pairs.flat_map { |one, _| meeting[one.journey.id] }.uniq }
       end
 
       private
+
+      def meeting =
+        @meeting ||= Hash.new do |known, id|
+          ids = [id, *journey(id).course.steps.map(&:id)]
+          known[id] = ids.select { |one| Declared.met(@set, one).any? }
+        end
 
       def walked(journey)
         course = Course.new(@set, journey.id)

@@ -27,6 +27,7 @@ module Web
           def tell(coverage)
             out.puts "#{percent(coverage.requirements_share)} of #{Basalt::English.count(coverage.wanted.length, 'requirement')} met, " \
                      "#{percent(coverage.things_share)} of #{Basalt::English.count(coverage.things.length, 'thing')} there for one"
+            coverage.accounting.each { |sentence| out.puts sentence }
             coverage.requirements.each { |one| out.puts "#{one.name}: #{met(coverage, one)}" }
             out.puts "outside the brief: #{Basalt::English.list(coverage.outside.map(&:name))}" if coverage.outside.any?
           end

@@ -24,6 +24,7 @@ module Web
           def requirements_share = @coverage.requirements_share
           def things_share = @coverage.things_share
           def sheets = @coverage.sheets
+          def accounting = @coverage.accounting
 
           # @return [Array<Array(String, String, String)>] number, what is asked for, and how it stands
           def unmet = @coverage.unmet.map { |one| [one.name, one["text"], [one["priority"], one["state"]].compact.join(", ")] }
