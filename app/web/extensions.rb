@@ -24,6 +24,10 @@ module Web
           one.respond_to?(:panels)
         }.flat_map { |one| one.panels.to_a }.select { |at, _| at == place }.map { |_, panel| Array(panel) }
 
+      # @param effect [Basalt::Change::Effect]
+      # @return [Boolean] whether what is told of a sheet as a whole is another after an act, for some family
+      def follow?(set, sheet, effect) = all.any? { |one| one.respond_to?(:follows?) && one.follows?(set, sheet, effect) }
+
       # @return [Array<#name, #words, #template, #presenter>] further faces that sheets of a notation have
       def faces(sheet) = gather(:faces).select { |face| face.notations.include?(sheet.notation_name) }
 

@@ -31,7 +31,7 @@ module Web
         part("#findings-later", view(:findings_later, sheet:)),
         part("#history", history(project, sheet)),
         part("#tabs", tabs(project, sheet, params[:kind])),
-        *selection_part(project, sheet),
+        *selection_part(project, sheet, acted.outcome.effect),
         *(part("#face", face(project, sheet, params[:face])) unless params[:face].to_s.empty?),
         part("#answer", message ? "<p class=\"done\" role=\"status\">#{h(message)}</p>" : "")
       ].join
@@ -90,14 +90,19 @@ module Web
 
     def refusals(list, type) = list.map { |one| type.new(**one.transform_keys(&:to_sym)) }
 
-    def selection_part(project, sheet)
+    def selection_part(project, sheet, effect)
       ids = params[:chosen].to_s.split.grep(Lookup::ID).filter_map { |id| project.set.element_at(id)&.id }.uniq
       return [part("#facts", chosen_facts(project, sheet, ids))] if ids.length > 1
-      # What is told of such a sheet as a whole follows every line.
-      return sheet.notation.scripted? ? [part("#facts", sheet_facts(project, sheet))] : [] unless params[:selected].to_s.match?(Lookup::ID)
+      return whole_sheet(project, sheet, effect) unless params[:selected].to_s.match?(Lookup::ID)
 
       element = project.set.element(params[:selected])
       [part("#facts", element ? facts(project, sheet, element) : sheet_facts(project, sheet))]
+    end
+
+    # What is told of a sheet as a whole follows every line where lines stand in order, and where a family says so.
+    def whole_sheet(project, sheet, effect)
+      follows = sheet.notation.scripted? || Extensions.follow?(project.set, sheet, effect)
+      follows ? [part("#facts", sheet_facts(project, sheet))] : []
     end
 
     # @param drawn [Set<String>] ids of the groups that are told

@@ -16,6 +16,12 @@ module Web
             links: :journeys_links
           }
 
+        # What journeys lack is told beside the sheet, whatever comes to it.
+        def follows?(set, sheet, effect)
+          kind = Basalt::Journeys::Kinds::JOURNEY
+          effect.kinds.include?(kind) || set.of_kind(kind).any? { |journey| set.shown?(sheet.id, journey.id) }
+        end
+
         def commands = { "walk" => Commands::Walk }
       end
     end

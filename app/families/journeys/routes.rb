@@ -14,24 +14,17 @@ module Web
 
         # One more is walked on the sheet.
         post "#{SHEET}/journeys", needs: :edit, answers: :pieces, makes: "Add, Show" do
-          with_project do |project|
-            name = params[:name].to_s
-            parts = perform(project, ->(_) { "began the journey #{Basalt::Model::Names.short(name)}" }) do |draft, sheet|
-              Fresh.new(nil, [Walking.begin(draft, sheet, name, params[:who].to_s.strip).id])
-            end
-            parts + journeys_again(project)
+          name = params[:name].to_s
+          on_sheet(->(_) { "began the journey #{Basalt::Model::Names.short(name)}" }) do |draft, sheet|
+            Fresh.new(nil, [Walking.begin(draft, sheet, name, params[:who].to_s.strip).id])
           end
         end
 
         # One that is walked elsewhere is walked here too, or no longer.
         post "#{SHEET}/journeys-here/:element_id", needs: :edit, answers: :pieces, makes: "Show, TakeOff" do
-          with_project do |project|
-            said = ->(draft) { "#{params[:on] == "no" ? "left out" : "walked"} #{journey(draft).name} here" }
-            parts = perform(project, said) do |draft, sheet|
-              draft.apply(Walking.here(sheet.id, journey(draft).id, params[:on] != "no"))
-              nil
-            end
-            parts + journeys_again(project)
+          on_sheet(->(draft) { "#{params[:on] == "no" ? "left out" : "walked"} #{journey(draft).name} here" }) do |draft, sheet|
+            draft.apply(Walking.here(sheet.id, journey(draft).id, params[:on] != "no"))
+            nil
           end
         end
 
@@ -86,13 +79,6 @@ module Web
           def journey(set)
             one = element(set, params[:element_id])
             one.kind == Core::Kinds::JOURNEY ? one : raise(Basalt::Mistake, "That is no journey")
-          end
-
-          # The margin tells them, where nothing is selected.
-          def journeys_again(project)
-            return "" unless params[:selected].to_s.empty? && params[:chosen].to_s.empty?
-
-            part("#facts", sheet_facts(project, sheet(project)))
           end
 
           class << self

@@ -44,16 +44,17 @@ module Basalt
         namelist: NameListSlot.new
       }.freeze
 
-      # Words that end a text that stands without quotes.
-      STOPS = %w[to of on by from goes signs only may reads writes moves when meets ending note].to_set.freeze
+      # Words that end a text that stands without quotes, and those that do so at one place alone.
+      STOPS = %w[to signs only may reads writes moves when meets].to_set.freeze
 
+      # @param others [Array<String>] that end it there too
       # @return [String] a text as these sentences read it back
-      def self.words(unparser, text)
-        plain = text.match?(/\A[\p{L}\p{N}'-]+( [\p{L}\p{N}'-]+)*\z/) && text.split.none? { |word| STOPS.include?(word) }
+      def self.words(unparser, text, *others)
+        plain = text.match?(/\A[\p{L}\p{N}'-]+( [\p{L}\p{N}'-]+)*\z/) && text.split.none? { |word| STOPS.include?(word) || others.include?(word) }
         plain ? text : unparser.word(text)
       end
 
-      def self.listed(unparser, text) = text.split(BETWEEN).flat_map { |name| [:comma, words(unparser, name)] }.drop(1)
+      def self.listed(unparser, text) = text.split(BETWEEN).flat_map { |name| [:comma, words(unparser, name, "ending")] }.drop(1)
 
       # @return [Array<String>] what is told behind a journey
       def self.details(unparser, journey)
@@ -120,12 +121,12 @@ module Basalt
         said_of_journey("by", "who"),
         said_of_journey("goal", "goal"),
         several("reads <reads:words> [by <asks:words>]", %w[reads asks]) do |unparser, one|
-          ["reads", words(unparser, one["reads"]), *(one["asks"] ? ["by", words(unparser, one["asks"])] : [])]
+          ["reads", words(unparser, one["reads"], "by"), *(one["asks"] ? ["by", words(unparser, one["asks"])] : [])]
         end,
         several("writes <writes:words>", %w[writes]) { |unparser, one| ["writes", words(unparser, one["writes"])] },
         several("moves <moves:words> [from <was:words>] to <state:words>", %w[moves was state]) do |unparser, one|
           was = one["was"] ? ["from", words(unparser, one["was"])] : []
-          ["moves", words(unparser, one["moves"]), *was, "to", words(unparser, one["state"] || UNSAID)]
+          ["moves", words(unparser, one["moves"], "from"), *was, "to", words(unparser, one["state"] || UNSAID)]
         end,
         several("when <condition:words>", %w[condition]) { |unparser, one| ["when", words(unparser, one["condition"])] },
         quality("signs in", fact: "signs_in"),

@@ -9,7 +9,9 @@ module Web
           Core = Basalt::Journeys
           # Steps that are told of a part, and the fewest and most lines of the text, at a time.
           MOST = 12
-          LINES = (6..22)
+          LINES = (6..24)
+          # Letters in a line of the margin.
+          WIDTH = 32
           Step = Basalt::Value.of(:journey_id, :journey, :number, :words)
 
           def initialize(project:, sheet:, element:)
@@ -26,7 +28,7 @@ module Web
           end
 
           def script = @script ||= Core::Script.of(@set, @element.id)
-          def lines = (script.lines.length + 2).clamp(LINES)
+          def lines = (script.lines.sum { |line| (line.length / WIDTH) + 1 } + 1).clamp(LINES)
           def lacking = @lacking ||= Lacking.new(@set, @sheet, survey.journey(@element.id))
           def here? = @set.shown?(@sheet.id, @element.id)
 

@@ -9,10 +9,11 @@ module Web
           Part = Basalt::Value.of(:name, :number)
           Line = Basalt::Value.of(:step_id, :number, :from, :to, :kinds)
 
-          # @return [Array<String>] words that declare something that can be walked to there
+          # @return [Array<String>] words that declare something there, those of what its notation is about first
           def self.nouns(sheet)
             kinds = sheet.notation.things.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }
-            Basalt::Model::Catalogue.nouns.filter_map { |noun, (kind, _)| noun if kinds.include?(kind.name) }
+            found = Basalt::Model::Catalogue.nouns.filter_map { |noun, (kind, _)| [kinds.index(kind.name), noun] if kinds.include?(kind.name) }
+            found.sort_by.with_index { |(place, _), index| [place, index] }.map(&:last)
           end
 
           # @param walked [Basalt::Journeys::Survey::Walked]
