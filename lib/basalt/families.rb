@@ -35,6 +35,13 @@ module Basalt
           .reduce({}) { |all, found| all.merge(found) { |_, one, other| one | other } }
       end
 
+      # @param ids [Array<String>] of what a sheet draws
+      # @return [Hash{String => String}] by id, words that stand at it where the sheet shows them
+      def signs(set, ids)
+        all.select { |family| family.respond_to?(:signs) }.map { |family| family.signs(set, ids) }
+          .reduce({}) { |all, found| all.merge(found) { |_, one, other| "#{one}, #{other}" } }
+      end
+
       # @return [Array<String>] what families count where it is told which requirement is met
       def accounting(set) = all.select { |family| family.respond_to?(:accounting) }.flat_map { |family| family.accounting(set) }
 

@@ -227,10 +227,10 @@ class BriefTest < Minitest::Test
   end
 
   def test_words_come_in_any_encoding_and_what_is_no_text_is_refused
-    assert_equal "Gebühr – größe\nzwei", B::Words.read("Gebühr – größe\r\nzwei".encode("Windows-1252"))
-    assert_equal "grün", B::Words.read("\uFEFFgrün".encode("UTF-16LE"))
-    assert_equal "grün", B::Words.read("grün")
-    ["PK\x03\x04rest", "%PDF-1.7", "a\0b"].each { |bytes| assert_raises(Mistake) { B::Words.read(bytes.b) } }
+    assert_equal "Gebühr – größe\nzwei", Formats::PlainText.read("Gebühr – größe\r\nzwei".encode("Windows-1252"))
+    assert_equal "grün", Formats::PlainText.read("\uFEFFgrün".encode("UTF-16LE"))
+    assert_equal "grün", Formats::PlainText.read("grün")
+    ["PK\x03\x04rest", "%PDF-1.7", "a\0b"].each { |bytes| assert_raises(Mistake) { Formats::PlainText.read(bytes.b) } }
   end
 
   def test_requirements_as_csv_and_markdown_both_ways

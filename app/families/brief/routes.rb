@@ -57,9 +57,10 @@ module Web
             # @return [Array<Hash>] of a file: CSV, or Markdown by its name or its look
             def rows(file)
               upload = Upload.new(file, limit: Basalt::Statements::Document::LIMIT)
-              return Basalt::Brief::RequirementList.items(Basalt::Brief::Words.read(upload.bytes)) if upload.ends_with?("md", "markdown")
+              list = Basalt::Brief::RequirementList
+              return list.items(Basalt::Formats::PlainText.read(upload.bytes)) if upload.ends_with?("md", "markdown")
 
-              Basalt::Brief::RequirementList.rows(Basalt::Formats::CSV.new(upload.bytes))
+              list.rows(Basalt::Formats::CSV.new(upload.bytes))
             end
 
             def number(draft, pattern)

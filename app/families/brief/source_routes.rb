@@ -146,7 +146,7 @@ module Web
               raise Basalt::Mistake, "The text is larger than #{Store::SourceText::LIMIT / 1_000_000} MB; take it in in parts"
             end
 
-            text = Basalt::Brief::Words.read(bytes)
+            text = Basalt::Formats::PlainText.read(bytes)
             raise Basalt::Mistake, "There is no text in it" if text.strip.empty?
 
             text

@@ -42,6 +42,7 @@ module Basalt
 
       def entries
         @entries ||= [*@scene.notation.legend, OpeningSign::LEGEND].select { |_, _, _, mark| @scene.contents.mark?(mark) } +
+                     (@scene.signs.any? ? [SideSign::LEGEND] : []) +
                      @scene.emphases.each_with_index.map { |name, index| [Pens.fit(name, :legend, 160), :hatch, index, nil] }
       end
 

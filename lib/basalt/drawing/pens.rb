@@ -326,6 +326,7 @@ module Basalt
         walk_b: { :fill => RUST, :stroke => PAPER, "stroke-width" => 1 },
         walk_c: { :fill => AMETHYST, :stroke => PAPER, "stroke-width" => 1 },
         walk_d: { :fill => OCHRE, :stroke => PAPER, "stroke-width" => 1 },
+        side_sign: { :fill => "#E9E4D8", :stroke => PEBBLE, "stroke-width" => 1 },
         walk_now: { :fill => "none", :stroke => BASALT, "stroke-width" => 2 },
         walk_lacking: { :fill => "none", :stroke => RUST, "stroke-width" => 1.5, "stroke-dasharray" => "3 4" }
       }.freeze

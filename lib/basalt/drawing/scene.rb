@@ -59,7 +59,7 @@ module Basalt
             type: element.kind,
             title: thing_title(element, placement),
             shapes: symbol(element, placement, boundary).map { |shape| found(shape, element) } + emphasis(placement) +
-                    (beneath.any? ? OpeningSign.shapes(placement.box) : []),
+                    (beneath.any? ? OpeningSign.shapes(placement.box) : []) + sign(element) { |words| SideSign.at(placement.box, words) },
             data: thing_data(element, placement),
             href: @links && beneath.lazy.filter_map { |opening| @links.call(opening.sheet) }.first
           )
@@ -112,10 +112,18 @@ module Basalt
       # @return [Boolean] whether an error is about the element
       def wrong?(element_id) = @wrong.include?(element_id)
 
+      # @return [Hash{String => String}] words that stand at things and lines, where the sheet shows them
+      def signs = @signs ||= sheet.signs? ? Families.signs(set, set.placements_on(sheet.id).map(&:element_id).uniq) : {}
+
       # @return [Array<String>] names of the emphases on the sheet, in order
       def emphases = contents.emphases
 
       private
+
+      def sign(element)
+        words = signs[element.id]
+        words ? yield(words) : []
+      end
 
       # What is drawn around others lies behind them, its name above what crosses it.
       def outline_items(element, placement)
@@ -200,7 +208,8 @@ module Basalt
             element_id: line.id,
             type: line.kind,
             title: nil,
-            shapes: said(line, placement) + count(line, placement)
+            shapes: said(line, placement) + count(line, placement) +
+                    sign(line) { |words| SideSign.on(placement.route["points"], words) }
           )
         ]
       end

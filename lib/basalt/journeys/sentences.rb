@@ -50,7 +50,9 @@ module Basalt
       # @param others [Array<String>] that end it there too
       # @return [String] a text as these sentences read it back
       def self.words(unparser, text, *others)
-        plain = text.match?(/\A[\p{L}\p{N}'-]+( [\p{L}\p{N}'-]+)*\z/) && text.split.none? { |word| STOPS.include?(word) || others.include?(word) }
+        plain = text.match?(/\A[\p{L}\p{N}'-]+( [\p{L}\p{N}'-]+)*\z/) && text.split.none? { |word|
+          STOPS.include?(word) || others.include?(word)
+        }
         plain ? text : unparser.word(text)
       end
 

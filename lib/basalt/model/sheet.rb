@@ -8,7 +8,7 @@ module Basalt
     Sheet = Value.of(:id, :name, :notation_name, :number, :band, :revision, :status, :drawn_by, :dated, :subject_id, :view, :ordinal) do
       # The strata from coarse to fine.
       self::BANDS = %w[Context Concept Logical Physical Detail].freeze
-      self::PARTS = %w[labels parallels pictures numbers].freeze
+      self::PARTS = %w[labels parallels pictures numbers signs].freeze
 
       def initialize(revision: "A", status: "draft", **rest)
         super(revision:, status:, **rest)
@@ -17,6 +17,8 @@ module Basalt
       def labels_hidden? = view&.fetch("labels", nil) == true
       # @return [Boolean] whether it shows small pictures of what opens beneath, where its notation has room for them
       def pictures? = view&.fetch("pictures", nil) == true
+      # @return [Boolean] whether it shows what was decided of what stands there
+      def signs? = view&.fetch("signs", nil) == true
       def layout_style = view&.fetch("layout_style", nil)
       # @return [String, nil] the way it is drawn in, of those that its notation has
       def variant = view&.fetch("variant", nil)

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Basalt
+  # Decisions: what was chosen, why, and what it is about.
+  module Decisions
+    # What this family adds to the base.
+    module Family
+      module_function
+
+      def kinds = Kinds::ALL
+      def notations = [Notation::Log.new]
+      def forms = Sentences::FORMS
+      def qualities = Sentences::QUALITIES
+      def unparsers = Sentences::UNPARSERS
+      def slots = Sentences::SLOTS
+      def settle(draft) = About.settle(draft)
+      def signs(set, ids) = Signs.of(set, ids)
+      def details(unparser, thing) = thing.kind == Kinds::DECISION ? Sentences.details(unparser, thing) : []
+
+      # One file a check; each registers by being there.
+      def checks =
+        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
+          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
+        end
+    end
+  end
+end
