@@ -15,8 +15,10 @@ module Basalt
       # @return [Array<String>]
       def sentences = [covered, *parts]
 
-      # @return [Array<Model::Element>] requirements, without those that were dropped
-      def wanted = @set.of_kind(REQUIREMENT).reject { |one| one["state"] == "dropped" }
+      # @return [Array<Model::Element>] requirements that somebody could walk for
+      def wanted
+        @set.of_kind(REQUIREMENT).reject { |one| one["state"] == "dropped" || Checks::RequirementUncovered::UNWALKED.include?(one["type"]) }
+      end
 
       # @return [Array<Model::Element>] those that some journey or step meets
       def walked_for = wanted.select { |one| met.include?(one.id) }
