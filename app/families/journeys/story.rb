@@ -22,7 +22,7 @@ module Web
 
         # @return [String] Markdown with the pictures beside it
         def self.markdown(journey, lines)
-          about = [("By #{journey["who"]}." if journey["who"]), journey["goal"]].compact
+          about = [("By #{journey["who"]}." if journey["who"]), ("What for: #{journey["goal"]}." if journey["goal"])].compact
           head = ["# #{journey.name}", "", *about.flat_map { |line| [line, ""] }]
           body = lines.flat_map do |line|
             ["## #{line.text}", "", *(["![step #{line.number}](#{line.number}.svg)", ""] if line.step)]

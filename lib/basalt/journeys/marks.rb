@@ -69,7 +69,31 @@ module Basalt
           when :line then along(@set.placement(@sheet_id, about.first).route["points"], some.map(&:first))
           else halfway(about.map { |id| middle(id) }, some.map(&:first))
           end
-        some.zip(places).map { |(step, place), at| Spot.new(step:, place:, at:) }
+        some.zip(places).map { |(step, place), at| Spot.new(step:, place:, at: clear(step, at)) }
+      end
+
+      # Beside the words of a line rather than on them.
+      def clear(step, at)
+        half = NumberSign.width(step.number) / 2.0
+        words = labels.find { |box| box.overlap?(sign_box(at, half)) } or return at
+        aside = [words.x - half - 2, words.cy]
+        aside = [words.right + half + 2, words.cy] if beside.include?(aside)
+        beside << aside
+        aside
+      end
+
+      def sign_box((x, y), half) = Layout::Box.new(x: x - half, y: y - (NumberSign::HEIGHT / 2.0), w: 2 * half, h: NumberSign::HEIGHT)
+      def beside = @beside ||= Set.new
+
+      # @return [Array<Layout::Box>] of the words of all lines
+      def labels
+        @labels ||= begin
+          notation = @set.sheets[@sheet_id].notation
+          notation.lines_on(@set, @sheet_id).flat_map do |line|
+            places = @set.placement(@sheet_id, line.id)&.route&.fetch("labels", nil) || {}
+            notation.labels(@set, line).filter_map { |one| places[one.role]&.then { |place| Layout::Box.at(*place, one.width, one.height) } }
+          end
+        end
       end
 
       # Those that go the one way stand at its beginning, those that go back at its end; where the line is short, all across it.
