@@ -97,8 +97,9 @@ class BriefPagesTest < Minitest::Test
   def test_requirements_come_in_and_go_out_and_coverage_tells_what_lacks
     sheet = sheet_of(@project, "Supply map brief as requirements")
     get "#{base}/coverage"
-    assert_match "75 %", last_response.body
-    assert_match(/Met by nothing.*R5.*R6.*R12.*Outside the brief.*Weather feed/m, last_response.body)
+    assert_match "83 %", last_response.body
+    assert_match(/4 journeys, walked for 7 of 8 requirements; none for R9/, last_response.body)
+    assert_match(/Met by nothing.*R5.*R6.*Outside the brief.*Weather feed/m, last_response.body)
     rows = CSV.parse(get("#{base}/coverage.csv").body, headers: true)
     assert_equal ["R2", "Supply map", "1"], rows[1].values_at("number", "met by", "Supply map in context")
     post(

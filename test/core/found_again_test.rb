@@ -56,7 +56,11 @@ class FoundAgainTest < Minitest::Test
       resource-outside-subnet public-store unattached
     ],
     "links, whose sheets are gone" => %w[dangling-link],
-    "the brief as a whole" => %w[outside-the-brief]
+    "the brief as a whole" => %w[outside-the-brief],
+    "journeys, which speak of anything by its name" => %w[
+      step-without-connection part-in-no-journey connection-in-no-journey store-cannot-answer role-cannot-enter state-never-left
+      state-never-reached state-unknown refusal-unhandled requirement-uncovered journey-without-end condition-without-another-way
+    ]
   }.freeze
 
   def test_rules_that_look_at_everything_are_few_and_known

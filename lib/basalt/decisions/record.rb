@@ -105,7 +105,7 @@ module Basalt
                   "consequences" => said["consequences"], "dated" => record[:day], "who" => record[:who],
                   "status" => Kinds::STATES.find { |state| status.include?(state) } }
         Read.new(line: record[:line], name: record[:name], title: record[:title], facts: facts.reject { |_, value| value.to_s.empty? },
-                 options: options_of(record), replaces: status.scan(/(?:replaces|supersedes)\s+(\S+?)(?:[,.]|\s|\z)/).flatten)
+                 options: options_of(record), replaces: said["status"].to_s.scan(/(?:replaces|supersedes)\s+(\S+?)(?:[,.]|\s|\z)/i).flatten)
       end
 
       # The title says it where nothing else does.

@@ -9,7 +9,7 @@ module Basalt
       WIDTH = 150
       # How far from its beginning it is on a line, px.
       ALONG = 34
-      LEGEND = ["was decided", :shapes, ->(x, y) { tag(x + 6, y - 7, "D1") }, nil].freeze
+      LEGEND = ["was decided", :shapes, ->(x, y) { tag(x + 10, y - 7, "D") }, nil].freeze
 
       module_function
 

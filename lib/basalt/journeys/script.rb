@@ -137,7 +137,7 @@ module Basalt
       def said_facts(said) = ["note", *Steps::FACTS, *said.fetch(:qualities, []).flat_map { |quality, values| quality.facts(values) }]
 
       def placed(element, owner)
-        rank = (@rank[[owner.id, element.kind]] += 1) * Change::OrderKey::ROOM
+        rank = (@rank[owner.id] += 1) * Change::OrderKey::ROOM
         draft.put(:elements, element.with(owner_id: owner.id, rank:)) unless element.rank == rank && element.owner_id == owner.id
       end
 
