@@ -3,21 +3,33 @@ const KEYS = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1, Home: -I
 // Walks journeys on the drawing: the numbers of their steps stand on it, what none of them touches is pale, and the keys go from step to step.
 export class Walk {
   constructor(view, act) {
-    Object.assign(this, { view, act, at: -1 });
+    Object.assign(this, { view, act, at: -1, found: null, pending: null });
     this.layer = document.getElementById("walking");
     document.addEventListener("click", (event) => {
       const button = event.target.closest("[data-walk]");
       if (button) this.begin(button.dataset.walk);
     });
+    // What was unticked stays so, however often the margin is told again.
+    this.left = new Set();
     document.addEventListener("change", (event) => {
-      if (event.target.matches("[data-walked]") && this.found) this.begin(this.path);
+      if (!event.target.matches("[data-walked]")) return;
+      this.left[event.target.checked ? "delete" : "add"](event.target.dataset.walked);
+      if (this.found) this.begin(this.path);
     });
+    new MutationObserver(() => this.tick()).observe(document.getElementById("facts"), { childList: true, subtree: true });
     // What was altered meanwhile is walked as it is now.
     document.addEventListener("basalt:drawn", () => this.found && this.again());
   }
 
+  tick() {
+    document.querySelectorAll("[data-walked]").forEach((box) => {
+      box.checked = !this.left.has(box.dataset.walked);
+    });
+  }
+
   // Those that are ticked, where several can be.
   chosen() {
+    this.tick();
     const boxes = [...document.querySelectorAll("[data-walked]")];
     const ids = boxes.filter((box) => box.checked).map((box) => box.dataset.walked);
     return ids.length && ids.length < boxes.length ? `?journeys=${ids.join(",")}` : "";
@@ -26,10 +38,18 @@ export class Walk {
   async begin(path) {
     this.path = path;
     this.asked = path.includes("?") ? path : path + this.chosen();
-    if (!(await this.read())) return this.act.say("Nobody walks on this sheet yet", "refusal");
+    // Keys that are pressed before the steps are there count all the same.
+    this.pending = [];
+    const there = await this.read();
+    const keys = this.pending ?? [];
+    const over = this.pending === null;
+    this.pending = null;
+    if (over) return this.end();
+    if (!there) return this.act.say("Nobody walks on this sheet yet", "refusal");
     this.at = -1;
     document.body.classList.add("walking");
     this.view.viewport.focus();
+    keys.forEach((by) => this.step(by));
     this.show();
   }
 
@@ -50,7 +70,7 @@ export class Walk {
   // W begins and ends; the arrows go on and back, Escape ends.
   key(event) {
     if (event.key.toLowerCase() === "w" && !event.ctrlKey && !event.metaKey && !event.altKey) this.turn();
-    else if (!this.found) return false;
+    else if (!this.found && !this.pending) return false;
     else if (event.key === "Escape") this.end();
     else if (KEYS[event.key] && !event.altKey && !event.ctrlKey && !event.shiftKey) this.go(KEYS[event.key]);
     else return false;
@@ -59,13 +79,18 @@ export class Walk {
   }
 
   turn() {
-    if (this.found) this.end();
+    if (this.found || this.pending) this.end();
     else this.begin(`${document.getElementById("sheet-page").dataset.sheet}/walk`);
   }
 
   go(by) {
-    this.at = Math.min(Math.max(this.at + by, -1), this.found.steps.length - 1);
+    if (this.pending) return this.pending.push(by);
+    this.step(by);
     this.show();
+  }
+
+  step(by) {
+    this.at = Math.min(Math.max(this.at + by, -1), this.found.steps.length - 1);
   }
 
   show(reveal = true) {
@@ -97,6 +122,7 @@ export class Walk {
 
   end() {
     this.found = null;
+    this.pending = null;
     this.layer.innerHTML = "";
     document.body.classList.remove("walking");
     document.querySelectorAll("#drawing g.faint, #drawing g.walked-now").forEach((group) => group.classList.remove("faint", "walked-now"));

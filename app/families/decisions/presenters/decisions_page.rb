@@ -7,8 +7,8 @@ module Web
         # All decisions of a project, the newest first.
         class DecisionsPage
           Core = Basalt::Decisions
-          Row = Basalt::Value.of(:name, :choice, :reason, :question, :signed, :options, :things, :past)
-          Thing = Basalt::Value.of(:id, :title, :sheet_id)
+          Row = Basalt::Value.of(:name, :choice, :reason, :question, :signed, :options, :things, :gone, :past)
+          Thing = Basalt::Value.of(:id, :title, :sheet_id, :otherwise)
 
           def initialize(set)
             @set = set
@@ -26,15 +26,17 @@ module Web
             status = replaced.any? ? "replaced by #{Basalt::English.list(replaced)}" : one["status"]
             Row.new(name: one.name, choice: one["choice"], reason: one["reason"], question: one["question"],
                     signed: [status, one["dated"], one["who"]].compact.join(", "), options: @set.parts_of(one.id), things: things(one),
+                    gone: one["gone"].to_s.split(Core::About::BETWEEN),
                     past: !Core::About.stands?(@set, one))
           end
 
           def things(one)
-            Core::About.of(@set, one.id).map do |relation|
-              id = relation.target("thing")
-              Thing.new(id:, title: Core::About.title(@set, id), sheet_id: sheet(@set.element(id)))
-            end
+            Core::About.of(@set, one.id).map { |relation| thing(relation, @set.element(relation.target("thing"))) }
           end
+
+          def thing(relation, element) =
+            Thing.new(id: element.id, title: Core::About.title(@set, element.id), sheet_id: sheet(element),
+                      otherwise: Core::About.altered?(@set, relation))
 
           # A line is drawn where what it joins stands.
           def sheet(thing)
