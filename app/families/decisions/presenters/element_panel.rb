@@ -9,8 +9,9 @@ module Web
           Core = Basalt::Decisions
           Thing = Basalt::Value.of(:id, :title, :otherwise)
 
-          def initialize(project:, element:, **)
+          def initialize(project:, sheet:, element:)
             @set = project.set
+            @sheet = sheet
             @element = element
           end
 
@@ -23,6 +24,8 @@ module Web
             end
           end
 
+          # @return [Boolean] whether its options stand in a table already
+          def tabled? = @sheet.notation.parts.include?(Core::Kinds::OPTION)
           def options = @set.parts_of(@element.id)
 
           # @return [Array<Thing>]

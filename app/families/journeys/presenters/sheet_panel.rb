@@ -17,7 +17,7 @@ module Web
           end
 
           # @return [Boolean] whether somebody could walk there
-          def walkable? = @sheet.notation.design? && @sheet.notation.lines.any? && !@sheet.notation.scripted?
+          def walkable? = @sheet.notation.walkable? || journeys.any?
 
           # @return [Array<Row>]
           def journeys

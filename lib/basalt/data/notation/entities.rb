@@ -19,6 +19,7 @@ module Basalt
         end
 
         def name = "entities"
+        def walkable? = false
         def band = "Concept"
         def things = %w[entity meeting]
         def parts = %w[attribute]

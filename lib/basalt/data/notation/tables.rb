@@ -7,6 +7,7 @@ module Basalt
       # the row of the key that it refers to.
       class Tables < Drawing::Notation
         def name = "tables"
+        def walkable? = false
         def things = %w[table view]
         def parts = %w[column]
         def rows = %w[table]

@@ -22,6 +22,9 @@ module Basalt
         # @return [Boolean] whether a thing is there to be joined: not where no lines are drawn, nor what only holds others
         def joins?(thing) = lines.any? && !boundaries.include?(thing.kind)
 
+        # @return [Boolean] whether somebody can go about what is drawn, from thing to thing
+        def walkable? = design? && lines.any? && !scripted?
+
         # @return [Boolean] whether a thing only passes on what comes to it: who is joined through it is joined
         def passes_on?(_thing) = false
 

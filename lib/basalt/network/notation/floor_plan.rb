@@ -12,6 +12,7 @@ module Basalt
         G = FloorGeometry
 
         def name = NAME
+        def walkable? = false
         def band = "Physical"
         def things = %w[place device tray]
         def within?(kind) = things.include?(kind)

@@ -10,6 +10,7 @@ module Basalt
         def self.words(activity) = Acts.receiver(activity) && Drawing::Pens.fit(activity["gives"] || activity.name, :verb, 220)
 
         def name = "activities"
+        def walkable? = false
         def band = "Context"
         def design? = false
         def told_at_ends?(relation) = relation.kind == "activity"

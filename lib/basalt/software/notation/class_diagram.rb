@@ -16,6 +16,7 @@ module Basalt
         end
 
         def name = "classes"
+        def walkable? = false
         def things = %w[class package comment]
         def parts = %w[property operation literal]
         def rows = %w[class]

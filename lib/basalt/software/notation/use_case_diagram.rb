@@ -8,6 +8,7 @@ module Basalt
         LINES = ["involvement", "inclusion", "extension", "actor generalisation", "use case generalisation", "comment line"].freeze
 
         def name = "use cases"
+        def walkable? = false
         def band = "Concept"
         def things = ["actor", "use case", "system", "package", "comment"]
         def parts = %w[step branch]
