@@ -87,6 +87,36 @@ class JourneysTest < Minitest::Test
     end
   end
 
+  def lines(set) = Statements::Unparser.new(set).reading(set.sheet_list.first.id).flatten(1).flat_map(&:last)
+
+  def patched(set, after)
+    patch = Statements::ReadingPatch.new(set, set.sheet_list.first.id, lines(set), after)
+    [patch.into(Change::Draft.new(set, ids: -> { SecureRandom.uuid })), patch.refused.map(&:reason)]
+  end
+
+  def test_any_reading_can_be_edited_into_any_other
+    25.times do |seed|
+      one, other = [seed, seed + 500].map { |number| model(GeneratedJourney.new(number).text) }
+      draft, refused = patched(one, lines(other))
+      assert_empty refused, "seed #{seed}"
+      assert_equal lines(other), lines(draft), "seed #{seed}"
+    end
+  end
+
+  def test_steps_that_move_in_a_reading_are_the_same_steps
+    set = model(format(GROUND, name: "Other"))
+    ids = J::Course.new(set, journey(set).id).steps_of(journey(set).id).map(&:id)
+    told = lines(set)
+    third = told.index { |line| line.start_with?("step 3") }
+    first = told.index { |line| line.start_with?("step 1 of") }
+    draft, refused = patched(set, told.dup.tap { |all| all.insert(first, all.delete_at(third)) })
+    assert_empty refused
+    assert_equal ids.rotate(-1), J::Course.new(draft, journey(set).id).steps_of(journey(set).id).map(&:id)
+    draft, refused = patched(set, told.map { |line| line.sub("step 2.1", "step 7.1") })
+    assert_equal ["there is no line 7 above that 7.1 could belong to"], refused
+    assert_equal lines(set), lines(draft), "nothing is lost"
+  end
+
   # A walker that goes every way, step by step, comes to what is worked out of all ways at once.
   def test_what_is_found_agrees_with_walking_every_way
     checked = Hash.new(0)

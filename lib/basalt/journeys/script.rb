@@ -13,11 +13,17 @@ module Basalt
 
       # A line that cannot be read.
       class Unreadable < Mistake
-        def initialize(number, why) = super("line #{number}: #{why}")
+        def initialize(line, reason)
+          @line = line
+          @reason = reason
+          super("line #{line}: #{reason}")
+        end
+
+        attr_reader :line, :reason
       end
 
-      # What a line says: the number that it had, what stands behind it, and where it goes on.
-      Line = Value.of(:at, :number, :rest, :onwards)
+      # What a line says: the number that it had, what stands behind it, or what was read of that, and where it goes on.
+      Line = Value.of(:at, :number, :rest, :said, :onwards)
 
       # @return [String] the text of a journey
       def self.of(set, journey_id)
@@ -44,14 +50,16 @@ module Basalt
       #
       # @param draft [Change::Draft] not to be used when a line cannot be read
       # @raise [Unreadable] naming the line
-      def into(draft, journey_id, sheet_id: nil)
+      def into(draft, journey_id, sheet_id: nil) = take(draft, journey_id, read, sheet_id:)
+
+      # @param lines [Array<Line>]
+      def take(draft, journey_id, lines, sheet_id: nil)
         @context = Statements::Context.new(draft, sheet_id:)
         @journey = draft.element(journey_id)
         @before = Course.new(draft, journey_id)
         @written = {}
         @last = []
         @rank = Hash.new(0)
-        lines = read
         kept = lines.map { |line| on_line(line) { put(line) } }
         lines.zip(kept) { |line, element| on_line(line) { go_on(element, line.onwards) } }
         (@before.entries.map { |entry| entry.element.id } - kept.map(&:id)).each { |id| remove(id) }
@@ -88,7 +96,7 @@ module Basalt
         owner = owner(number)
         element = kept(line.number,
                        branch ? Kinds::BRANCH : Kinds::STEP) || @context.add(branch ? Kinds::BRANCH : Kinds::STEP, owner_id: owner.id)
-        branch ? say_branch(element, line.rest) : say_step(element, line.rest)
+        branch ? say_branch(element, *turn(line)) : say_step(element, line.said || step(line.rest))
         placed(draft.element(element.id), owner)
         @written[number] = element.id
         @last = [*@last.take_while { |known| beneath?(number, known) }, number]
@@ -116,17 +124,25 @@ module Basalt
         draft.element(found.id) if found && found.kind == kind && !@written.value?(found.id) && draft.element(found.id)
       end
 
-      def say_branch(branch, rest)
-        refusal, words = rest.match(BRANCH)&.captures || [nil, rest]
-        @context.set(branch.id, "condition", words.empty? ? nil : words)
+      # @return [Array(String, String)] whether it is on refusal, and when
+      def turn(line)
+        line.said ? line.said.values_at(:refusal, :condition) : line.rest.match(BRANCH)&.captures || [nil, line.rest]
+      end
+
+      def say_branch(branch, refusal, words)
+        @context.set(branch.id, "condition", words.to_s.empty? ? nil : words)
         @context.set(branch.id, "refusal", refusal ? true : nil)
       end
 
-      # What the line no longer says is not so any more.
-      def say_step(step, rest)
+      def step(rest)
         form, said = Statements::Line.understood("step 1 : #{rest}", @context)
         raise Statements::Line.read("step 1 : #{rest}", @context).first.misread unless form && said.key?(:from)
 
+        said
+      end
+
+      # What the line no longer says is not so any more.
+      def say_step(step, said)
         (step.facts.keys - said_facts(said)).each { |fact| @context.set(step.id, fact, nil) }
         Steps.say(@context, draft.element(step.id), said)
         met = said.fetch(:qualities, []).filter_map { |_, values| values[:requirement]&.id }

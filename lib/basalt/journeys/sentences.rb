@@ -11,16 +11,16 @@ module Basalt
       FORMS = [
         Statements::Form.new(
           "step <number:walknumber> [of <journey:#{JOURNEY}>] : <from:words> [to <to:words>] [: <passes:words>] {journey step}",
-          retract: ->(context, said, other) { Steps.withdraw(context, said, other) }
+          together: Rewriting
         ) { |context, said| Steps.step(context, said) },
         Statements::Form.new(
           "branch <number:walkbranch> [of <journey:#{JOURNEY}>] [on <refusal:refusal>] : <condition:text>",
-          retract: ->(context, said, other) { Steps.withdraw(context, said, other) }
+          together: Rewriting
         ) { |context, said| Steps.branch(context, said) },
         Statements::Form.new(
           "after <from:walkplace> of <journey:#{JOURNEY}> comes <to:walknumber>",
           late: true,
-          retract: ->(context, said, _) { Steps.stay(context, said) }
+          together: Rewriting
         ) { |context, said| Steps.go_on(context, said) },
         Statements::Form.new(
           "<thing:thing> goes|go through <names:namelist> [ending as <ends:namelist>]",

@@ -84,34 +84,6 @@ module Basalt
       end
 
       def standing(set, id) = set.relations_of(id, Kinds::GOING_ON).select { |one| one.target("from") == id }
-
-      # Another sentence in its place says something else of the same; none takes it away. Numbers change while several are taken
-      # back: then the words tell.
-      def withdraw(context, said, other)
-        journey = journey(context, said)
-        return if other && other[:number] == said[:number]
-
-        course = Course.new(context.draft, journey.id)
-        alike = course.entries.map(&:element).select { |one| says?(one, said) }
-        found = course.at(said[:number])
-        meant = alike.find { |one| one.id == found&.id } || alike.first
-        context.draft.apply(Change::Remove.new(id: meant.id)) if meant
-      end
-
-      def says?(element, said)
-        return element.kind == Kinds::BRANCH && element["condition"] == said[:condition] unless said.key?(:from)
-
-        element.kind == Kinds::STEP && FACTS.all? { |fact| element[fact] == said[fact.to_sym] }
-      end
-
-      def stay(context, said)
-        from, to = ends(context.draft, said)
-        standing(context.draft, from.id).each do |one|
-          context.draft.apply(Change::Remove.new(id: one.id)) if one.target("to") == to.id
-        end
-      rescue Misplaced
-        nil
-      end
     end
   end
 end

@@ -5,10 +5,12 @@ module Basalt
     # One sentence that can be said: its pattern and what it does. The block gets the
     # context and the captured values. +declares+ is the kind and facts it makes; +retract+ takes
     # back what the sentence said, all of it or what another sentence in its place does not say. Where lines stand in order, +ordered+
-    # tells of the captures what the line says there; one that +opens+ something goes on until it is closed.
+    # tells of the captures what the line says there; one that +opens+ something goes on until it is closed. Lines that only mean
+    # something +together+, as the steps of one thing do, are taken back together from an edited reading (see Together).
     class Form
-      def initialize(source, declares: nil, retract: nil, late: false, heads: nil, ordered: nil, opens: false, &action)
+      def initialize(source, declares: nil, retract: nil, late: false, heads: nil, ordered: nil, opens: false, together: nil, &action)
         @ordered = ordered
+        @together = together
         @opens = opens
         @late = late
         @heads = heads
@@ -20,7 +22,7 @@ module Basalt
 
       # @return [Quality, nil] what the lines say of a block that it opens
       attr_reader :heads
-      attr_reader :source, :declares, :retract, :ordered, :action
+      attr_reader :source, :declares, :retract, :ordered, :together, :action
 
       def opens? = @opens
 

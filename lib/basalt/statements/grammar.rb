@@ -53,6 +53,9 @@ module Basalt
           @spanning[notation_name]
         end
 
+        # @return [Set<String>] words with which lines begin that are taken back together
+        def together_words = @together_words ||= forms.select(&:together).flat_map(&:openings).to_set
+
         # @return [Set<String>] words with which a quality that waits begins
         def late_words
           @late_words ||= Families.gather(:qualities).select(&:late?).flat_map { |quality| first_words(quality.nodes) }.to_set

@@ -28,6 +28,7 @@ module Basalt
 
         @told =
           Unparser.new(@set).sentences(@sheet_id).each_with_object({}) { |(id, lines), told| lines.each { |line| told[line] ||= id } }
+        take_together(draft)
         @edited = EditedSentence.new(@set, @sheet_id, @told, @after)
         script = notation.scripted? ? EditedScript.new(@set, @sheet_id, @before, @after) : nil
         before, after = script ? script.rest : [@before, @after]
@@ -61,6 +62,20 @@ module Basalt
         return 2 unless hunk.old
 
         read(@set, hunk.old)[1]&.declares ? 1 : 0
+      end
+
+      # What cannot be taken of such lines leaves all that they are about as it was.
+      def take_together(draft)
+        together = Together.new(@set, @sheet_id, @before, @after)
+        together.each do |index, rewriting|
+          trial = Change::Draft.new(draft)
+          rewriting.call(trial)
+          draft.merge(trial)
+        rescue Mistake => e
+          at = (e.index if e.respond_to?(:index)) || index || @after.length
+          @refused << Refused.new(index: at, text: @lines[:after][at].to_s.strip, reason: e.message)
+        end
+        @before, @after = together.rest
       end
 
       def attempt(draft, hunk)
