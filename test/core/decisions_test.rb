@@ -38,6 +38,18 @@ class DecisionsTest < Minitest::Test
     end
   end
 
+  def test_a_reading_is_edited
+    set = model(format(EVERYTHING, name: "Name"))
+    told = Statements::Unparser.new(set).reading(set.sheet_list.first.id).flatten(1).flat_map(&:last)
+    altered = { "13 months because the regulator compares years" => "5 years because so", 'for "cheap; simple", ' => "" }
+    after = told.map { |line| altered.reduce(line) { |text, (was, now)| text.sub(was, now) } }
+    after = after.reject { |line| line.start_with?("option Name") || line.start_with?("D2 replaces") }
+    patch = Statements::ReadingPatch.new(set, set.sheet_list.first.id, told, after)
+    draft = patch.into(Change::Draft.new(set))
+    assert_empty patch.refused
+    assert_equal after, Statements::Unparser.new(draft).reading(set.sheet_list.first.id).flatten(1).flat_map(&:last)
+  end
+
   def taken(text)
     set = Model::WorkingSet.new
     draft = Change::Draft.new(set)

@@ -38,9 +38,16 @@ module Basalt
 
       def self.no_option(context, said, other)
         known = context.draft.parts_of(said[:decision].id).find { |one| one.name == said[:name].to_str } or return
-        return if other && other[:name].to_str == known.name && other[:decision].id == said[:decision].id
+        same = other && other[:name].to_str == known.name && other[:decision].id == said[:decision].id
+        return unsaid(context, known, said, other) if same
 
         context.draft.apply(Change::Remove.new(id: known.id))
+      end
+
+      # What another sentence about the same no longer says is not so.
+      def self.unsaid(context, element, said, other)
+        left = other.fetch(:qualities, []).map(&:first)
+        said.fetch(:qualities, []).each { |quality, values| quality.clear(context, element, values) unless left.include?(quality) }
       end
 
       def self.concern(context, said)

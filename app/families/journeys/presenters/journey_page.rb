@@ -7,7 +7,7 @@ module Web
         # A journey step by step, each with a picture of where it goes.
         class JourneyPage
           Core = Basalt::Journeys
-          Row = Basalt::Value.of(:number, :words, :depth, :meets, :onwards, :picture)
+          Row = Basalt::Value.of(:number, :words, :depth, :meets, :onwards, :picture, :top)
           # So many pictures are on one page.
           MOST = 60
 
@@ -42,7 +42,7 @@ module Web
             Row.new(number: entry.number, words: step ? Told.words(one) : Told.branch(one), depth: [entry.depth, 6].min,
                     meets: Core::Declared.met(@set, one.id).map { |id| @set.element(id).name },
                     onwards: @walked.course.resumes(one.id)&.then { |id| @walked.course.number(id) },
-                    picture: step && !sheet.nil? && pictured.include?(entry.number))
+                    picture: step && !sheet.nil? && pictured.include?(entry.number), top: step && entry.depth.zero?)
           end
         end
       end
