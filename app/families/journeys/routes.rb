@@ -107,11 +107,7 @@ module Web
               walked = Core::Survey.of(draft).journeys.flat_map(&:steps).find { |one| one.element.id == step.id }
               raise Basalt::Mistake, "Both ends of the step have to be there before they are joined" unless walked&.from && walked.to
 
-              possible = Basalt::Change::Join.possible(draft, walked.from.id, walked.to.id, sheet.notation.joining)
-              raise Basalt::Mistake, "Nothing on this sheet joins #{walked.from.name} and #{walked.to.name}" if possible.empty?
-
-              kind = possible.include?(kind) ? kind : possible.first
-              draft.apply(Basalt::Change::Join.new(one_id: walked.from.id, other_id: walked.to.id, kind:))
+              draft.apply(Core::Joining.new(step: walked, sheet_id: sheet.id, kind:))
             end
 
             def declare(draft, sheet, thing, params)

@@ -69,7 +69,7 @@ module Basalt
       def self.about?(set, finding, sheet_id)
         finding.subjects.any? do |id|
           element = set.element(id) or next
-          element.relation? ? set.drawn_between?(sheet_id, element) : set.shown?(sheet_id, id)
+          element.relation? ? set.drawn_between?(sheet_id, element) : set.shown?(sheet_id, id) || set.shown_within?(sheet_id, id)
         end
       end
     end

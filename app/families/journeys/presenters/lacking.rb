@@ -6,7 +6,10 @@ module Web
       module Presenters
         # What a journey needs and the sheet does not have: parts, and lines between parts.
         class Lacking
-          Part = Basalt::Value.of(:name, :number)
+          Part = Basalt::Value.of(:name, :number, :noun)
+          # Words for who comes from outside, and what those that keep something have in common.
+          WHO = %w[outsider client actor].freeze
+          KEEPS = /store/
           Line = Basalt::Value.of(:step_id, :number, :from, :to, :kinds)
 
           # @return [Array<String>] words that declare something there, those of what its notation is about first
@@ -24,23 +27,33 @@ module Web
           end
 
           def any? = parts.any? || lines.any?
-          def nouns = self.class.nouns(@sheet)
+          def nouns = @nouns ||= self.class.nouns(@sheet)
 
           # @return [Array<Part>] names with the first step that needs each
           def parts
-            @parts ||= @walked.steps.flat_map { |step| absent(step).map { |name| Part.new(name:, number: step.number) } }.uniq(&:name)
+            @parts ||= @walked.steps
+              .flat_map { |step| absent(step).map { |name| Part.new(name:, number: step.number, noun: guess(name)) } }
+              .uniq(&:name)
           end
 
           # @return [Array<Line>]
           def lines
             @lines ||= @walked.steps.select { |step| step.lines&.empty? && here?(step.from) && here?(step.to) }
               .uniq { |step| [step.from.id, step.to.id].sort }.map do |step|
-                kinds = Basalt::Change::Join.possible(@set, step.from.id, step.to.id, @sheet.notation.joining)
+                kinds = Basalt::Journeys::Joining.kinds(@set, step, @sheet.id)
                 Line.new(step_id: step.element.id, number: step.number, from: step.from.name, to: step.to.name, kinds:)
               end
           end
 
           private
+
+          # What it might be: a store where something is kept, or who walks.
+          def guess(name)
+            kept = @walked.steps.any? { |step| step.element.facts.values_at("reads", "writes").include?(name) }
+            return nouns.find { |noun| noun.match?(KEEPS) } if kept
+
+            nouns.find { |noun| WHO.include?(noun) } if name == @walked.journey["who"]
+          end
 
           def absent(step)
             { "from" => step.from, "to" => step.to, "reads" => step.reads, "writes" => step.writes }

@@ -41,9 +41,10 @@ module Basalt
         end
 
         def joining(one, step)
-          sheet_id = one.ground.sheet_of(step.from, step.to) or return
-          kind = Change::Join.possible(set, step.from.id, step.to.id, set.sheets[sheet_id].notation.joining).first
-          kind && repair("Join #{step.from.name} and #{step.to.name}", Change::Join.new(one_id: step.from.id, other_id: step.to.id, kind:))
+          sheet_id = one.ground.sheet_of(step.from, step.to)
+          return if sheet_id.nil? || Joining.kinds(set, step, sheet_id).empty?
+
+          repair("Join #{step.from.name} and #{step.to.name}", Joining.new(step:, sheet_id:))
         end
       end
     end
