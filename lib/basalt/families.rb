@@ -14,6 +14,14 @@ module Basalt
         @all ||= names.map { |name| Basalt.const_get(LOADER.inflector.camelize(name, nil)).const_get(:Family) }.freeze
       end
 
+      # One file a check: each is there by being in the folder.
+      #
+      # @param within [Module] that holds them
+      # @return [Array<Class>]
+      def checks_in(folder, within)
+        Dir[File.join(folder, "*.rb")].map { |path| within.const_get(LOADER.inflector.camelize(File.basename(path, ".rb"), path)) }
+      end
+
       # @param part [Symbol] +:kinds+, +:notations+, +:forms+ or +:checks+
       # @return [Array] what all families bring of that part; what several share is there once
       def gather(part)

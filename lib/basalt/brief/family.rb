@@ -14,11 +14,7 @@ module Basalt
       def unparsers = Sentences::UNPARSERS
       def slots = Sentences::SLOTS
 
-      # One file a check; each registers by being there.
-      def checks =
-        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
-          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
-        end
+      def checks = Families.checks_in(File.join(__dir__, "checks"), Checks)
 
       # What is told behind the declaration of something.
       def details(unparser, thing)

@@ -21,11 +21,7 @@ module Basalt
       def told = [Kinds::STATES, Kinds::ASKING]
       def details(unparser, thing) = thing.kind == Kinds::JOURNEY ? Sentences.details(unparser, thing) : []
 
-      # One file a check; each registers by being there.
-      def checks =
-        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
-          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
-        end
+      def checks = Families.checks_in(File.join(__dir__, "checks"), Checks)
     end
   end
 end

@@ -15,11 +15,7 @@ module Basalt
       def slots = Sentences::SLOTS
       def openers = [LevelOpener.new]
 
-      # One file a check; each registers by being there.
-      def checks =
-        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
-          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
-        end - [Checks::FlowCheck]
+      def checks = Families.checks_in(File.join(__dir__, "checks"), Checks) - [Checks::FlowCheck]
 
       # What is told behind the declaration of something.
       def details(unparser, thing)

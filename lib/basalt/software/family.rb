@@ -28,11 +28,7 @@ module Basalt
       def slots = Sentences::SLOTS
       def openers = [Components::Opener.new, Interactions::Opener.new]
 
-      # One file a check; each registers by being there.
-      def checks =
-        Dir[File.join(__dir__, "checks/*.rb")].map do |path|
-          Checks.const_get(File.basename(path, ".rb").split("_").map(&:capitalize).join)
-        end
+      def checks = Families.checks_in(File.join(__dir__, "checks"), Checks)
 
       # What follows from an act as a whole.
       def settle(draft)

@@ -5,8 +5,7 @@ module Basalt
     module Notation
       # Requirements as cards, in columns by group, with how they are met.
       class Requirements < Drawing::Notation
-        GAP = 18
-        COLUMNS = 4
+        include Drawing::CardColumns
 
         def name = "requirements"
         def band = "Context"
@@ -34,28 +33,13 @@ module Basalt
         def computed_headings(_kind) = ["met by"]
         def lane(_set, requirement) = requirement["group"] || "no group"
 
+        def column_count = 4
+        def card_width = Card::WIDTH
+
         def tidy(set, sheet_id, only: nil, **)
           things, = part(set, sheet_id, only)
           columns = things.group_by { |thing| lane(set, thing) }.values
-          columns = things.each_slice([(things.length / COLUMNS.to_f).ceil, 1].max).to_a if columns.one?
-          columns.each_with_index.flat_map { |list, column| stacked(set, list, column) }.to_h
-        end
-
-        def candidate_positions(_set, _sheet_id, _thing, size, extent)
-          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
-          (0..60).lazy.flat_map do |row|
-            (0...COLUMNS).map { |column| [(extent.x + (column * (size[0] + GAP))).round, (extent.y + (row * (size[1] + GAP))).round] }
-          end
-        end
-
-        private
-
-        def stacked(set, list, column)
-          y = 0
-          list.map do |thing|
-            w, h = size(set, thing)
-            [thing.id, { x: column * (Card::WIDTH + GAP), y:, w:, h: }].tap { y += h + GAP }
-          end
+          in_columns(set, columns.one? ? even_columns(things) : columns)
         end
       end
     end

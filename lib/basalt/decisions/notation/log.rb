@@ -5,8 +5,7 @@ module Basalt
     module Notation
       # Decisions as cards in the order in which they were made, with what each replaces and is about.
       class Log < Drawing::Notation
-        GAP = 18
-        COLUMNS = 3
+        include Drawing::CardColumns
 
         def name = "decisions"
         def band = "Concept"
@@ -38,27 +37,12 @@ module Basalt
         def computed_headings(kind) = kind == Kinds::DECISION ? ["about", "replaced by"] : []
         def lane(_set, decision) = decision["status"] || "accepted"
 
+        def column_count = 3
+        def card_width = Card::WIDTH
+
         def tidy(set, sheet_id, only: nil, **)
           things, = part(set, sheet_id, only)
-          columns = things.each_slice([(things.length / COLUMNS.to_f).ceil, 1].max).to_a
-          columns.each_with_index.flat_map { |list, column| stacked(set, list, column) }.to_h
-        end
-
-        def candidate_positions(_set, _sheet_id, _thing, size, extent)
-          extent ||= Layout::Box.new(x: 0, y: 0, w: 0, h: 0)
-          (0..60).lazy.flat_map do |row|
-            (0...COLUMNS).map { |column| [(extent.x + (column * (size[0] + GAP))).round, (extent.y + (row * (size[1] + GAP))).round] }
-          end
-        end
-
-        private
-
-        def stacked(set, list, column)
-          y = 0
-          list.map do |thing|
-            w, h = size(set, thing)
-            [thing.id, { x: column * (Card::WIDTH + GAP), y:, w:, h: }].tap { y += h + GAP }
-          end
+          in_columns(set, even_columns(things))
         end
       end
     end
