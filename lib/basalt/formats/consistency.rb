@@ -98,7 +98,7 @@ module Basalt
             refuse("#{place}/ends/#{index}/target_id", "a #{element.kind} cannot end at a #{target.kind}")
           end
         end
-        refuse("#{place}/ends", "a #{element.kind} has two ends or more") if description.relation? && element.ends.length < 2
+        refuse("#{place}/ends", "a #{element.kind} has two ends or more") if element.ends.length < [description.ends.length, 2].min
         missing = description.ends.keys.first(2) - element.ends.map(&:role)
         refuse("#{place}/ends", "there is no end “#{missing.first}”") if missing.any?
       end
