@@ -44,6 +44,16 @@ class DocumentTest < Minitest::Test
     end
   end
 
+  def test_whatever_a_sheet_shows_comes_back
+    set = model(HOSTILE)
+    sheet = set.sheet_list.first
+    shown = Basalt::Model::Sheet::PARTS.map { |part| Basalt::Change::SetView.new(sheet_id: sheet.id, part:, on: true) }
+    set.advance(Basalt::Change::Draft.new(set).apply(*shown).effect)
+    assert_equal Basalt::Model::Sheet::PARTS.sort, set.sheet_list.first.view.keys.sort
+    assert_equal rows(set), rows(Document.read(Document.write(set)).set)
+    assert_equal set.sheet_list.first.view, model(reading(set)).sheet_list.first.view
+  end
+
   def test_every_document_fits_its_schema
     samples.each do |set|
       assert_empty(Basalt::Formats::Schema.schema.validate(JSON.parse(Document.write(set))).first(3).map { |error| error["error"] })

@@ -23,7 +23,7 @@ module Basalt
         end
 
       VIEWS = { "labels hidden" => "labels", "parallels folded" => "parallels", "pictures shown" => "pictures",
-                "numbers shown" => "numbers" }.freeze
+                "numbers shown" => "numbers", "signs shown" => "signs" }.freeze
 
       ALL = [
         Form.new("project <name:name>") { |context, said| context.draft.name_project(said[:name]) },
