@@ -13,8 +13,8 @@ module Basalt
           known(context.draft, said) ||
           context.add("relationship", name: said[:verb].to_str, ends: [["one", said[:one].id], ["other", said[:other].id]])
         context.set(relationship.id, "back", said[:back].to_str) if said[:back]
-        decide(context, relationship, "other", "cardinality" => said[:cardinality], "role" => said[:other_role])
-        decide(context, relationship, "one", "cardinality" => said[:back_cardinality], "role" => said[:one_role])
+        decide(context, relationship, "other", "cardinality" => said[:cardinality], "role" => role(said, :other_role, :back_one_role))
+        decide(context, relationship, "one", "cardinality" => said[:back_cardinality], "role" => role(said, :one_role, :back_other_role))
         context.qualify(relationship, said)
         context.show(said[:one], said[:other])
       end
@@ -60,6 +60,14 @@ module Basalt
         set
           .relations_of(said[:one].id, "relationship")
           .find { |relationship| relationship.name == said[:verb].to_str && relationship.targets == [said[:one].id, said[:other].id] }
+      end
+
+      # Either clause may say it.
+      def role(said, here, there)
+        found = said.values_at(here, there).compact.uniq
+        raise Mistake, "the two clauses say different roles: #{found.join(" and ")}" if found.length > 1
+
+        found.first
       end
 
       def decide(context, relationship, role, facts)

@@ -8,7 +8,9 @@ module Basalt
       CLAUSE =
         "[a|an] <one:#{ENTITY}> [as <one_role:word>] <verb:phrase> [<cardinality:cardinality>] " \
         "<other:#{ENTITY}> [as <other_role:word>]".freeze
-      BACK = "[a|an] <back_one:#{ENTITY}> <back:phrase> [<back_cardinality:cardinality>] <back_other:#{ENTITY}>".freeze
+      BACK =
+        "[a|an] <back_one:#{ENTITY}> [as <back_one_role:word>] <back:phrase> [<back_cardinality:cardinality>] " \
+        "<back_other:#{ENTITY}> [as <back_other_role:word>]".freeze
       WITHDRAW = ->(context, said, other) { Describing.withdraw(context, said, other) }
 
       FORMS = [
@@ -85,6 +87,7 @@ module Basalt
         kinds: KindsSlot.new,
         subject: SubjectSlot.new,
         entities: EntitiesSlot.new,
+        **Logical::Conventions::CHOICES.to_h { |name, choices| [:"by_#{name}", Statements::ChoiceSlot.new(choices)] },
         complete: Statements::WordSlot.new(/\Acomplete\z/, "“complete”", quoted: false)
       }.freeze
 
@@ -118,7 +121,7 @@ module Basalt
         quality("view", "query <query:word>"),
         quality(%w[table view], "because <why:word>"),
         quality(%w[table view], "meaning <meaning:word>"),
-        *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:word>") },
+        *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:by_#{name}>") },
         *Logical::Conventions::PATTERNS.keys.map { |name| Conventional.pattern(name) },
         quality(Logical::Conventions::KIND, "prefix <prefix:word>"),
         quality(Logical::Conventions::KIND, "types <types:word>"),
