@@ -8,7 +8,7 @@ require "securerandom"
 module Basalt
   LOADER = Zeitwerk::Loader.new.tap do |loader|
     loader.push_dir(__dir__)
-    loader.inflector.inflect("svg" => "SVG", "csv" => "CSV", "sql_name" => "SQLName")
+    loader.inflector.inflect("svg" => "SVG", "csv" => "CSV", "sql_name" => "SQLName", "sql_text" => "SQLText")
     loader.setup
   end
 

@@ -80,7 +80,8 @@ module Web
               kept = read.into(draft, sheet_id: made)
             end
             project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
-            erb(:schema, locals: { project:, sheet: project.set.sheets[made], kept:, tables: project.set.things_on(made).length })
+            tables = project.set.things_on(made).length
+            erb(:schema, locals: { project:, sheet: project.set.sheets[made], kept:, left: read.left_out, tables: })
           end
         end
 

@@ -3,8 +3,9 @@
 module Basalt
   module Data
     module Physical
-      # A schema written in SQL, read with PostgreSQL's own parser: tables, columns, keys, checks,
-      # indexes and comments. What is not modelled is kept as it stands and listed.
+      # A schema written in SQL, as psql and pg_dump have it, read with PostgreSQL's own parser: tables, columns, keys, checks, indexes,
+      # views and comments, as they stand at the end of the script. What is not modelled, or not as a whole, is told with its line and the
+      # reason; no single statement keeps the others from being taken.
       class Schema
         LIMIT = 10_000_000
         # Marks of other servers' SQL, with what they are.
@@ -24,22 +25,39 @@ module Basalt
         class Unreadable < Basalt::Unreadable
         end
 
-        # A statement that is kept and not modelled, with its line.
-        Kept = Value.of(:line, :text) { def first_line = text.lines.first.strip }
+        # A statement that is not modelled, or not as a whole: its line, and why where there is a reason beside that.
+        Kept = Value.of(:line, :text, :reason) do
+          # @return [String] its first line, and the reason
+          def told = [text.lines.first.strip, reason].compact.join(": ")
+        end
+        # A statement with what the parser made of it; nil where it could not be read, for the reason that +error+ tells.
+        Read = Value.of(:piece, :node, :error)
+        BINARY = "PGDMP"
 
         # @param sql [String]
-        # @raise [Unreadable] with the place
+        # @raise [Unreadable] with the place, where nothing of it can be read
         def initialize(sql)
           raise Unreadable, "the script is larger than #{LIMIT / 1_000_000} MB" if sql.bytesize > LIMIT
+          raise Unreadable, "this is a dump in pg_dump's own format: pg_restore -f - writes it as a script" if sql.b.start_with?(BINARY)
 
-          @sql = Statements::Document.clean(sql)
-          @statements = PostgresParser.parse(@sql).tree.stmts
-        rescue PostgresParser::ParseError => e
-          raise Unreadable, unreadable(e)
+          @text = SQLText.new(Statements::Document.clean(sql))
+          @reads = @text.pieces.map { |piece| read(piece) }
+          refuse(@reads.first) if @reads.any? && @reads.all?(&:error)
+          foreign = @reads.find { |one| one.error && dialect(one.piece.text) }
+          refuse(foreign) if foreign
         end
 
         # @return [Boolean] whether there is no statement in it
-        def empty? = @statements.empty?
+        def empty? = @reads.empty?
+
+        # What a script holds beside the schema, in words: rows of data, who owns what, settings.
+        #
+        # @return [Array<String>]
+        def left_out
+          found = @left.map { |words, count| English.count(count, *words) }
+          found << English.count(@text.rows, "row of data", "rows of data") if @text.rows.positive?
+          found
+        end
 
         # Makes the tables in a draft.
         #
@@ -48,28 +66,61 @@ module Basalt
         def into(draft, sheet_id: nil)
           @context = Statements::Context.new(draft, sheet_id:)
           @waiting = []
-          kept = @statements.reject { |raw| take(raw.stmt) }.map { |raw| kept(raw) }
-          @waiting.each(&:call)
-          kept
+          @kept = []
+          @left = Hash.new(0)
+          @reads.each { |one| take_in(one) }
+          @waiting.each { |piece, work| attempt(piece, &work) }
+          @kept.sort_by.with_index { |one, index| [one.line, index] }
         end
 
         private
 
-        def unreadable(error)
-          place = error.location.to_i
-          before = @sql.byteslice(0, [place - 1, 0].max).to_s.scrub
-          other = FOREIGN.find { |shape, _| @sql.match?(shape) }&.last
-          "line #{before.count("\n") + 1}: #{error.message.sub(/ \(scan.*/, "")}" \
-            "#{"; #{other} is of another server's SQL, and only PostgreSQL's is read here" if other}"
+        def read(piece)
+          tree = PostgresParser.parse(piece.text).tree
+          Read.new(piece:, node: tree.stmts.first&.stmt)
+        rescue PostgresParser::ParseError => e
+          Read.new(piece:, error: e)
         end
 
-        def kept(raw)
-          text = @sql.byteslice(raw.stmt_location, raw.stmt_len.zero? ? @sql.bytesize : raw.stmt_len).scrub
-          blank = text[/\A\s*/]
-          Kept.new(line: @sql.byteslice(0, raw.stmt_location).count("\n") + blank.count("\n") + 1, text: text.strip)
+        def refuse(read) = raise(Unreadable, "line #{unread_line(read)}: #{why(read)}")
+        def dialect(text) = FOREIGN.find { |shape, _| text.match?(shape) }&.last
+
+        def why(read)
+          other = dialect(read.piece.text)
+          about = "; #{other} is of another server's SQL, and only PostgreSQL's is read here" if other
+          "#{read.error.message.sub(/ \(scan.*/, "")}#{about}"
         end
 
-        # @return [Boolean] whether the statement is modelled whole
+        def unread_line(read)
+          before = read.piece.text.byteslice(0, [read.error.location.to_i - 1, 0].max).to_s.scrub
+          read.piece.line + before.count("\n")
+        end
+
+        def keep(reason = nil, piece = @piece) = @kept << Kept.new(line: piece.line, text: piece.text, reason:)
+
+        def take_in(read)
+          @piece = read.piece
+          return keep(why(read)) if read.error
+
+          words = Housekeeping.words(read.node) and return @left[words] += 1
+          attempt(read.piece) { take(read.node) || keep }
+        end
+
+        # What cannot be taken leaves nothing behind, and the rest is taken all the same.
+        def attempt(piece)
+          @piece = piece
+          outer = @context
+          trial = Change::Draft.new(outer.draft)
+          @context = Statements::Context.new(trial, sheet_id: outer.sheet_id)
+          yield
+          outer.draft.merge(trial)
+        rescue Mistake => e
+          keep(e.message, piece)
+        ensure
+          @context = outer
+        end
+
+        # @return [Boolean] whether the statement is modelled, as far as is not told otherwise
         def take(statement)
           case statement.node
           when :create_stmt
@@ -82,6 +133,10 @@ module Basalt
             view(statement.view_stmt)
           when :alter_table_stmt
             alter(statement.alter_table_stmt)
+          when :rename_stmt
+            rename(statement.rename_stmt)
+          when :drop_stmt
+            drop(statement.drop_stmt)
           else
             false
           end
@@ -94,6 +149,7 @@ module Basalt
           end
 
           refuse_second_schema(made.relation)
+          lost(Extras.of_table(made))
           table = table(made.relation.relname)
           made.table_elts.each do |element|
             element.node == :column_def ? column(table, element.column_def) : constraint(table, element.constraint)
@@ -108,16 +164,19 @@ module Basalt
           known = (@schemas ||= {})[relation.relname] ||= schema
           return if known == schema
 
-          raise Unreadable,
-                "#{relation.relname} is made in two schemas (" \
-                "#{[known, schema].map { |one| one.empty? ? "the usual one" : one }.join(" and ")}); read the schemas one by one"
+          names = [known, schema].map { |one| one.empty? ? "the usual one" : one }
+          raise Mistake, "#{relation.relname} is made in two schemas (#{names.join(" and ")}); read the schemas one by one"
         end
 
         def table(name) = known(name) || @context.add("table", name: Model::Names.clean(name))
         def known(name) = @context.draft.named(name).find { |element| element.kind == "table" }
 
         def column(table, made)
-          column = @context.add("column", name: Model::Names.clean(made.colname), owner_id: table.id)
+          name = Model::Names.clean(made.colname)
+          raise Mistake, "#{table.name} has a column #{name} already" if Tabling.column(@context.draft, table.id, name)
+
+          lost(Extras.of_column(made), "#{table.name}.#{name}")
+          column = @context.add("column", name:, owner_id: table.id)
           type, identity = TypeName.of(made.type_name)
           set(column, "type", type)
           set(column, "generated", "identity") if identity
@@ -142,8 +201,12 @@ module Basalt
           end
         end
 
+        # What is modelled without something that it says is told so.
+        def lost(words, what = nil) = words.any? && keep("#{"#{what} " if what}without #{English.list(words)}")
+
         # @param names [Array<String>] of the columns where the constraint stands at one
         def constraint(table, one, names = nil)
+          lost(Extras.of_constraint(one))
           case one.contype
           when :CONSTR_PRIMARY
             key(table, names || strings(one.keys))
@@ -152,9 +215,12 @@ module Basalt
           when :CONSTR_CHECK
             Tabling.check(@context, table, expression(one.raw_expr))
           when :CONSTR_FOREIGN
-            @waiting << -> { reference(table, one, names || strings(one.fk_attrs)) }
+            @waiting << [@piece, -> { reference(@context.draft.element(table.id) || gone(table), one, names || strings(one.fk_attrs)) }]
+          else keep("this constraint is not modelled")
           end
         end
+
+        def gone(table) = raise(Mistake, "#{table.name} was dropped")
 
         def key(table, names)
           names.each do |name|
@@ -166,7 +232,7 @@ module Basalt
 
         def reference(table, one, names)
           target = known(one.pktable.relname) or
-            raise Unreadable, "#{table.name} refers to #{one.pktable.relname}, which the script does not make"
+            raise Mistake, "#{table.name} refers to #{one.pktable.relname}, which the script does not make"
           keys = strings(one.pk_attrs)
           made = Tabling.refer(@context, table, names, target, keys.empty? ? nil : keys)
           set(made, "deleting", DELETING[one.fk_del_action]) if DELETING[one.fk_del_action]
@@ -178,6 +244,7 @@ module Basalt
             return false
           end
 
+          lost(Extras.of_index(made))
           Tabling.constrain(@context, table, made.unique ? "unique" : "index", made.index_params.map { |one| one.index_elem.name })
           true
         end
@@ -199,14 +266,40 @@ module Basalt
           true
         end
 
-        # Only what adds a constraint to a table.
+        # What a table becomes; what is not modelled of it is told, and the rest is taken.
         def alter(made)
-          table = known(made.relation.relname)
-          commands = made.cmds.map(&:alter_table_cmd)
-          return false unless table && commands.all? { |one| one.subtype == :AT_AddConstraint }
-
-          commands.each { |one| constraint(table, one.def.constraint) }
+          table = made.objtype == :OBJECT_TABLE && known(made.relation.relname) or return false
+          made.cmds.map(&:alter_table_cmd).each { |one| Altering.new(self, @context, table).take(one) || keep }
           true
+        end
+
+        public
+
+        # For {Altering}: the same that a statement which makes a table does.
+        def make_column(table, made) = column(table, made)
+        def make_constraint(table, made) = constraint(table, made)
+
+        private
+
+        # A table or a column is called otherwise.
+        def rename(made)
+          table = known(made.relation&.relname.to_s) or return false
+          case made.rename_type
+          when :OBJECT_TABLE then set(table, "name", made.newname)
+          when :OBJECT_COLUMN then set(Tabling.column!(@context.draft, table, made.subname), "name", made.newname)
+          else return false
+          end
+          true
+        end
+
+        # Tables that the script takes away again.
+        def drop(made)
+          names = made.remove_type == :OBJECT_TABLE ? made.objects.map { |one| strings(one.list.items).last } : []
+          tables = names.filter_map { |name| known(name) }
+          return false if tables.length < names.length && !made.missing_ok
+
+          tables.each { |table| @context.draft.apply(Change::Remove.new(id: table.id)) }
+          names.any?
         end
 
         # A plain one; what is said of its columns, its checks or its lasting is kept as it stands.
