@@ -19,7 +19,7 @@ class ThumbnailsTest < Minitest::Test
     on = model_of(@project).sheets_of(shown.id)
     assert_includes on, @sheet.id
     # What is plugged into a unit is told by its ports.
-    on |= sheets.select { |sheet| sheet.notation.together? && !sheet.notation.scripted? }.map(&:id)
+    on |= sheets.select { |sheet| sheet.notation.together? && !sheet.notation.scripted? && sheet.notation.design? }.map(&:id)
     # A place tells what is in it.
     on |= Basalt::Linking::Fact.around(model_of(@project), shown).flat_map { |place| model_of(@project).sheets_of(place.id) }
     sheets.each do |sheet|

@@ -12,7 +12,7 @@ class SheetTest < Minitest::Test
     demo
     visit "/"
     assert_css "h1", text: "Tarnwater"
-    assert_css "tbody tr", count: 26
+    assert_css "tbody tr", count: 28
     click_link PLANT
     assert_css "#layer-things > g", minimum: 12
     assert_css ".band.lit", text: "Logical"
