@@ -97,6 +97,9 @@ module Basalt
       # +thread+ says what something was derived from, +as_derived+ how it was derived.
       THREAD = [field("thread", :text, internal: true, own: true), field("as_derived", :text, internal: true, own: true)].freeze
 
+      # The name that a constraint or an index has in the database, where it is not the usual one.
+      CALLED = field("called", :text, label: "name")
+
       LOGICAL = [
         Model::Kind.new(
           name: "table",
@@ -104,7 +107,12 @@ module Basalt
           nouns: {
             "table" => {}
           },
-          fields: [*THREAD, field("why", :text, internal: true), field("meaning", :text)]
+          fields: [
+            *THREAD,
+            field("why", :text, internal: true),
+            field("key_called", :text, label: "name of its key"),
+            field("meaning", :text)
+          ]
         ),
         Model::Kind.new(
           name: "column",
@@ -129,7 +137,7 @@ module Basalt
             "column" => ["column"],
             "key" => ["column"]
           },
-          fields: [field("deleting", :choice, choices: DELETING, label: "on delete"), *THREAD]
+          fields: [field("deleting", :choice, choices: DELETING, label: "on delete"), CALLED, *THREAD]
         ),
         Model::Kind.new(
           name: "constraint",
@@ -138,7 +146,7 @@ module Basalt
             "table" => ["table"],
             "column" => ["column"]
           },
-          fields: [field("type", :choice, choices: %w[unique index]), field("name", :text), *THREAD]
+          fields: [field("type", :choice, choices: %w[unique index]), CALLED, *THREAD]
         ),
         Model::Kind.new(
           name: "minimum",
@@ -158,7 +166,13 @@ module Basalt
           },
           fields: [field("query", :text), field("why", :text, internal: true), field("meaning", :text), *THREAD]
         ),
-        Model::Kind.new(name: "check", plural: "checks", named: false, owner: ["table"], fields: [field("expression", :text), *THREAD]),
+        Model::Kind.new(
+          name: "check",
+          plural: "checks",
+          named: false,
+          owner: ["table"],
+          fields: [field("expression", :text), CALLED, *THREAD]
+        ),
         Model::Kind.new(
           name: Logical::Conventions::KIND,
           plural: "conventions",

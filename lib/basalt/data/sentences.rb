@@ -43,6 +43,7 @@ module Basalt
 
       TABLE = "thing(table)"
       THREAD = "[from <thread:word> [derived as <as_derived:word>]]"
+      CALLED = "[named <called:word>]"
       UNTHREAD = ->(context, said, _) { %w[thread as_derived].each { |fact| context.set(said[:table].id, fact, nil) } }
       UNCOLUMN = ->(context, said, other) { Tabling.withdraw(context, said, other) }
       UNCHECK = ->(context, said, _) { Tabling.uncheck(context, said) }
@@ -59,22 +60,25 @@ module Basalt
           Tabling.key(context, said[:table], said[:names].map(&:to_str))
         end,
         Statements::Form.new(
-          "<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:deleting>] #{THREAD}",
+          "<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:deleting>] " \
+          "#{CALLED} #{THREAD}",
           late: true
         ) { |context, said| Tabling.say_reference(context, said) },
-        Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{THREAD}", late: true) do |context, said|
+        Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{CALLED} #{THREAD}", late: true) do |context, said|
           Tabling.say_constraint(context, said, "unique")
         end,
-        Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{THREAD}", late: true) do |context, said|
+        Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{CALLED} #{THREAD}", late: true) do |context, said|
           Tabling.say_constraint(context, said, "index")
         end,
         Statements::Form.new(
           "<table:#{TABLE}> needs at least <least:integer> <other:#{TABLE}> by <names:names> #{THREAD}",
           late: true
         ) { |context, said| Tabling.say_minimum(context, said) },
-        Statements::Form.new("<table:#{TABLE}> checks <expression:word> #{THREAD}", late: true, retract: UNCHECK) do |context, said|
-          Tabling.threaded(context, Tabling.check(context, said[:table], said[:expression]), said)
-        end
+        Statements::Form.new(
+          "<table:#{TABLE}> checks <expression:word> #{CALLED} #{THREAD}",
+          late: true,
+          retract: UNCHECK
+        ) { |context, said| Tabling.say_check(context, said) }
       ].freeze
 
       SLOTS = {
@@ -119,6 +123,7 @@ module Basalt
         quality("relationship", "disputed <disputed:word>"),
         quality("entity", "kinds kept <strategy:strategy>"),
         quality("view", "query <query:word>"),
+        quality("table", "key named <key_called:word>"),
         quality(%w[table view], "because <why:word>"),
         quality(%w[table view], "meaning <meaning:word>"),
         *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:by_#{name}>") },

@@ -95,6 +95,7 @@ module Basalt
         names = said[:names]&.map(&:to_str)
         reference = names ? refer(context, said[:table], names, said[:other], said[:keys]&.map(&:to_str)) : loose_reference(context, said)
         context.set(reference.id, "deleting", said[:deleting]) if said[:deleting]
+        called(context, reference, said)
         threaded(context, reference, said)
       end
 
@@ -105,9 +106,21 @@ module Basalt
       end
 
       def say_constraint(context, said, type)
-        threaded(context, constrain(context, said[:table], type, said[:names].map(&:to_str)), said)
+        threaded(context, called(context, constrain(context, said[:table], type, said[:names].map(&:to_str)), said), said)
         context.show(said[:table])
       end
+
+      def say_check(context, said)
+        threaded(context, called(context, check(context, said[:table], said[:expression]), said), said)
+      end
+
+      # @return [Model::Element] with the name that it has in the database, where one is said
+      def called(context, element, said)
+        context.set(element.id, "called", said[:called]) if said[:called]
+        context.draft.element(element.id)
+      end
+
+      def naming(unparser, element) = element["called"] ? ["named", unparser.word(element["called"])] : []
 
       def uncheck(context, said)
         checks(context.draft, said[:table].id)
@@ -147,6 +160,7 @@ module Basalt
               unparser.thing(table.id),
               "checks",
               Statements::Quoting.quote(one["expression"].to_s),
+              *naming(unparser, one),
               *Threads.words(unparser, one)
             )
           end
@@ -183,6 +197,7 @@ module Basalt
             *names(unparser, from),
             *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(unparser, to)]),
             *(["deleting", reference["deleting"]] if reference["deleting"]),
+            *naming(unparser, reference),
             *Threads.words(unparser, reference)
           )
         ]
@@ -195,6 +210,7 @@ module Basalt
             unparser.thing(constraint.target("table")),
             constraint["type"] == "index" ? "is indexed by" : "is unique by",
             *names(unparser, columns),
+            *naming(unparser, constraint),
             *Threads.words(unparser, constraint)
           )
         ]

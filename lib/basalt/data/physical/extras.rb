@@ -31,7 +31,7 @@ module Basalt
 
         def of_constraint(one)
           [
-            ("its name #{one.conname}" unless one.conname.empty?), MATCHES[one.fk_matchtype],
+            MATCHES[one.fk_matchtype],
             ACTIONS[one.fk_upd_action]&.then { |action| "ON UPDATE #{action}" },
             ("ON DELETE SET DEFAULT" if one.fk_del_action == "d"), ("the columns that deleting sets" if one.fk_del_set_cols.any?),
             ("DEFERRABLE" if one.deferrable), ("INITIALLY DEFERRED" if one.initdeferred), ("NOT VALID" if one.skip_validation),
@@ -44,7 +44,7 @@ module Basalt
         def of_index(made)
           parts = made.index_params.map(&:index_elem)
           [
-            ("its name #{made.idxname}" unless made.idxname.empty?), ("INCLUDE" if made.index_including_params.any?),
+            ("being an index and no constraint" if made.unique), ("INCLUDE" if made.index_including_params.any?),
             ("its order" if parts.any? { |one| descending?(one) }), ("its collation" if parts.any? { |one| one.collation.any? }),
             ("its operator class" if parts.any? { |one| one.opclass.any? }), ("NULLS NOT DISTINCT" if made.nulls_not_distinct),
             ("its storage options" if made.options.any?), ("its tablespace" unless made.table_space.empty?)

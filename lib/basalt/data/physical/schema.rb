@@ -210,14 +210,20 @@ module Basalt
           case one.contype
           when :CONSTR_PRIMARY
             key(table, names || strings(one.keys))
+            set(table, "key_called", UsualName.said(one.conname, "key", table.name, []))
           when :CONSTR_UNIQUE
-            Tabling.constrain(@context, table, "unique", names || strings(one.keys))
+            unique(table, one, names || strings(one.keys))
           when :CONSTR_CHECK
-            Tabling.check(@context, table, expression(one.raw_expr))
+            made = Tabling.check(@context, table, expression(one.raw_expr))
+            set(made, "called", one.conname) unless one.conname.empty?
           when :CONSTR_FOREIGN
             @waiting << [@piece, -> { reference(@context.draft.element(table.id) || gone(table), one, names || strings(one.fk_attrs)) }]
           else keep("this constraint is not modelled")
           end
+        end
+
+        def unique(table, one, names)
+          set(Tabling.constrain(@context, table, "unique", names), "called", UsualName.said(one.conname, "unique", table.name, names))
         end
 
         def gone(table) = raise(Mistake, "#{table.name} was dropped")
@@ -236,6 +242,7 @@ module Basalt
           keys = strings(one.pk_attrs)
           made = Tabling.refer(@context, table, names, target, keys.empty? ? nil : keys)
           set(made, "deleting", DELETING[one.fk_del_action]) if DELETING[one.fk_del_action]
+          set(made, "called", UsualName.said(one.conname, "reference", table.name, names))
         end
 
         def index(made)
@@ -245,7 +252,9 @@ module Basalt
           end
 
           lost(Extras.of_index(made))
-          Tabling.constrain(@context, table, made.unique ? "unique" : "index", made.index_params.map { |one| one.index_elem.name })
+          names = made.index_params.map { |one| one.index_elem.name }
+          index = Tabling.constrain(@context, table, made.unique ? "unique" : "index", names)
+          set(index, "called", UsualName.said(made.idxname, "index", table.name, names))
           true
         end
 

@@ -109,14 +109,25 @@ module Basalt
           ["GENERATED ALWAYS AS (#{column["generated"]}) STORED"]
         end
 
-        def key(table) = columns(table).select { |column| column["key"] }.then { |key| key.empty? ? [] : ["PRIMARY KEY (#{list(key)})"] }
+        def named(name) = name ? "CONSTRAINT #{SQLName.quote(name)} " : ""
+
+        def key(table)
+          key = columns(table).select { |column| column["key"] }
+          key.empty? ? [] : ["#{named(table["key_called"])}PRIMARY KEY (#{list(key)})"]
+        end
+
         def list(columns) = columns.map { |column| SQLName.quote(column.name) }.join(", ")
         def constrained(one) = one.targets("column").map { |id| @set.element(id) }
 
-        def uniques(table) =
-          Tabling.constraints(@set, table.id).select { |one| one["type"] == "unique" }.map { |one| "UNIQUE (#{list(constrained(one))})" }
+        def uniques(table)
+          unique = Tabling.constraints(@set, table.id).select { |one| one["type"] == "unique" }
+          unique.map { |one| "#{named(one["called"])}UNIQUE (#{list(constrained(one))})" }
+        end
 
-        def checks(table) = Tabling.checks(@set, table.id).select { |one| one["expression"] }.map { |one| "CHECK (#{one["expression"]})" }
+        def checks(table)
+          said = Tabling.checks(@set, table.id).select { |one| one["expression"] }
+          said.map { |one| "#{named(one["called"])}CHECK (#{one["expression"]})" }
+        end
 
         def foreign_keys(table, made)
           now, later = references(table).partition { |one| made.include?(one.target("to")) }
@@ -130,15 +141,19 @@ module Basalt
         def foreign_key(reference)
           keys = reference.targets("key").map { |id| @set.element(id) }
           deleting = reference["deleting"] ? " ON DELETE #{reference["deleting"].upcase}" : ""
-          "FOREIGN KEY (#{list(constrained(reference))}) REFERENCES #{name(reference.target("to"))} (#{list(keys)})#{deleting}"
+          "#{named(reference["called"])}FOREIGN KEY (#{list(constrained(reference))}) " \
+            "REFERENCES #{name(reference.target("to"))} (#{list(keys)})#{deleting}"
         end
 
         def indexes
           @tables
             .flat_map { |table| Tabling.constraints(@set, table.id).select { |one| one["type"] == "index" } }
-            .map do |one|
-              Statement.new(text: "CREATE INDEX ON #{name(one.target("table"))} (#{list(constrained(one))});", element_id: one.id)
-            end
+            .map { |one| Statement.new(text: index(one), element_id: one.id) }
+        end
+
+        def index(one)
+          called = "#{SQLName.quote(one["called"])} " if one["called"]
+          "CREATE INDEX #{called}ON #{name(one.target("table"))} (#{list(constrained(one))});"
         end
 
         def triggers

@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+require_relative "../../support/core_helper"
+
+# Scripts as psql and pg_dump have them: cut into statements, read one by one, and nothing left out silently.
+class ScriptsOfSqlTest < Minitest::Test
+  include CoreHelper
+
+  P = Basalt::Data::Physical
+
+  HOSTILE = ["SELECT 'a;''b'", "SELECT E'a\\';b'", "SELECT \"c;\"\"d\"", "DO $$ BEGIN; END $$", "DO $x$ a; $$ ; $x$", "SELECT (1; 2)",
+             "SELECT 1 /* a; /* b; */ c; */ + 1", "SELECT 1 -- d;\n + 1", "SELECT $1; ".strip.delete_suffix(";"),
+             "CREATE FUNCTION f() RETURNS int BEGIN ATOMIC SELECT CASE WHEN true THEN 1 END; SELECT 2; END", "SELECT 'ü; €'", "begin",
+             "SELECT a.end, b.case"].freeze
+  BETWEEN = ["\n", " ", "\n-- a comment; with 'quotes\n", "\n/* b; */\n", "\n\\set x 1; 'y\n", "\n\\restrict abc\n"].freeze
+
+  def test_statements_are_found_whatever_stands_in_and_between_them
+    200.times do |seed|
+      random = Random.new(seed)
+      wanted = Array.new(random.rand(1..6)) { HOSTILE.sample(random:) }
+      script = wanted.map { |one| BETWEEN.sample(random:) + one + ";" }.join
+      text = P::SQLText.new(script)
+      assert_equal wanted, text.pieces.map(&:text), script
+      text.pieces.each do |piece|
+        assert_includes script.lines[piece.line - 1], piece.text.lines.first.strip, "line #{piece.line} of #{script}"
+      end
+    end
+  end
+
+  def test_data_is_counted_and_left_out
+    text = P::SQLText.new("COPY a (b) FROM stdin;\n1\t;\n'\\N\n\\.\nSELECT 1;\nCOPY c FROM STDIN WITH CSV;\nx\n\\.\n")
+    assert_equal ["COPY a (b) FROM stdin", "SELECT 1", "COPY c FROM STDIN WITH CSV"], text.pieces.map(&:text)
+    assert_equal [3, 5], [text.rows, text.pieces[1].line]
+    assert_equal 1, P::SQLText.new("COPY a FROM stdin;\n1").rows, "broken off"
+    ["'", "\"", "$a$", "/*", "(", "\\", ""].each { |open| assert_operator P::SQLText.new("SELECT 1; #{open}").pieces.length, :>=, 1, open }
+  end
+
+  DUMP = <<~'SQL'
+    \restrict abc
+    SET statement_timeout = 0;
+    SELECT pg_catalog.set_config('search_path', '', false);
+    CREATE EXTENSION IF NOT EXISTS pgcrypto WITH SCHEMA public;
+    CREATE TABLE public.a (id integer NOT NULL, b text DEFAULT 'x;y', old int);
+    ALTER TABLE public.a OWNER TO somebody;
+    ALTER TABLE ONLY public.a ALTER COLUMN id SET DEFAULT nextval('public.a_id_seq'::regclass);
+    CREATE TABLE public.b (id bigserial PRIMARY KEY, a_id integer, c int UNIQUE);
+    COPY public.a (id, b) FROM stdin;
+    1	x
+    \.
+    ALTER TABLE ONLY public.a ADD CONSTRAINT a_pkey PRIMARY KEY (id);
+    ALTER TABLE ONLY public.b ADD CONSTRAINT to_a FOREIGN KEY (a_id) REFERENCES public.a(id) ON UPDATE CASCADE ON DELETE SET NULL DEFERRABLE;
+    CREATE INDEX b_a ON public.b USING btree (a_id DESC);
+    CREATE INDEX b_lower ON public.b USING btree (lower(c::text));
+    CREATE TABLE bad (x int REFERENCES nowhere);
+    CREATE TABEL oops (x int);
+    ALTER TABLE b RENAME COLUMN c TO cc;
+    ALTER TABLE b ADD COLUMN d date, ALTER COLUMN a_id SET NOT NULL, ALTER COLUMN d TYPE timestamptz;
+    ALTER TABLE a DROP COLUMN old;
+    CREATE TABLE gone (x int);
+    DROP TABLE gone;
+    DROP TABLE IF EXISTS never;
+    ALTER TABLE bad RENAME TO better;
+    GRANT SELECT ON public.a TO somebody;
+    -- end; of it
+    \unrestrict abc
+  SQL
+
+  def taken(sql)
+    draft = Change::Draft.new(Model::WorkingSet.new, ids: -> { SecureRandom.uuid })
+    schema = P::Schema.new(sql)
+    [draft, schema.into(draft), schema.left_out]
+  end
+
+  def test_a_dump_is_read_and_what_is_left_out_is_told
+    draft, kept, left = taken(DUMP)
+    assert_equal %w[a b better], draft.of_kind("table").map(&:name)
+    told_of = ->(index, *facts) { Data::Tabling.columns(draft, draft.of_kind("table")[index].id).map { |one| [one.name, *one.facts.values_at(*facts)] } }
+    assert_equal [["id", "nextval('public.a_id_seq'::regclass)", true], ["b", "'x;y'", nil]], told_of.(0, "default", "key")
+    assert_equal [%w[id bigint], %w[a_id integer], %w[cc integer], %w[d timestamptz]], told_of.(1, "type")
+    assert_equal([["set null", "to_a"]], draft.of_kind("reference").map { |one| one.facts.values_at("deleting", "called") })
+    assert_equal([nil, "b_a"], draft.of_kind("constraint").map { |one| one["called"] })
+    assert_equal ["1 owner", "1 right given or taken", "1 row of data", "1 statement with data", "2 settings"], left.sort
+    told = kept.to_h { |one| [one.line, one.told] }
+    {
+      4 => /CREATE EXTENSION/,
+      8 => /b\.id without its own sequence/, 13 => /ON UPDATE CASCADE.*DEFERRABLE/, 14 => /without .*its order/,
+      15 => /lower/, 16 => /better refers to nowhere/, 17 => /syntax error at or near "TABEL"/
+    }.each { |line, words| assert_match words, told.delete(line).to_s, "line #{line}" }
+    assert_empty told
+  end
+
+  # Of a statement that cannot be taken nothing stays, and the rest is there.
+  def test_no_gap_refuses_a_file
+    draft, kept, = taken("CREATE TABLE a (x int, x int);\nCREATE TABLE b (y int);\nALTER TABLE b DROP COLUMN z;\n" \
+                         "COMMENT ON TABLE q IS 'r';")
+    assert_equal ["b"], draft.of_kind("table").map(&:name)
+    assert_equal [1, 3, 4], kept.map(&:line)
+    assert_match(/has a column x already/, kept.first.told)
+  end
+
+  def test_what_is_no_script_of_ours_is_refused_in_words
+    {
+      "PGDMP\x01\x0e\x00" => /pg_dump's own format/,
+      "CREATE TABLE `x` (a int);\nCREATE TABLE b (c int);" => /line 1: .*backquotes/,
+      "CREATE TABLE b (c int);\n\nCREATE TABLE x (a int) ENGINE=InnoDB;" => /line 3: .*ENGINE =/,
+      "no sql\nat all" => /line 1: syntax error/
+    }.each { |sql, words| assert_match words, assert_raises(Mistake, sql) { taken(sql) }.message }
+  end
+
+  BROKEN = ["'", "$$", ";", "(", "\\", "\n", "/*", "x", "ALTER TABLE a "].freeze
+
+  def test_mutated_scripts_raise_named_errors_only
+    400.times do |seed|
+      random = Random.new(seed)
+      sql = DUMP.dup
+      3.times { sql[random.rand(sql.length), random.rand(0..6)] = BROKEN.sample(random:) }
+      taken(sql)
+    rescue Mistake => e
+      refute_empty e.message
+    end
+  end
+end
