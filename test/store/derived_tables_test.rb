@@ -317,6 +317,9 @@ class DerivedTablesTest < Minitest::Test
     CREATE TABLE "Crew Members" (id integer GENERATED ALWAYS AS IDENTITY, depot_id bigint, "full name" text NOT NULL, born timestamp with time zone, flag bool DEFAULT false NOT NULL,
       doubled double precision GENERATED ALWAYS AS (2 * 1.5) STORED, CONSTRAINT k PRIMARY KEY (id), UNIQUE (depot_id, "full name"));
     ALTER TABLE ONLY "Crew Members" ADD CONSTRAINT f FOREIGN KEY (depot_id) REFERENCES depots ON DELETE SET NULL;
+    CREATE TABLE pairs (a int, b int, UNIQUE (a, b) DEFERRABLE INITIALLY DEFERRED, CONSTRAINT pairing UNIQUE (b, a), CONSTRAINT late UNIQUE (b) DEFERRABLE, c int DEFAULT 1 NOT NULL);
+    ALTER TABLE pairs ADD COLUMN d bigint CONSTRAINT home REFERENCES depots ON DELETE SET DEFAULT ON UPDATE CASCADE DEFERRABLE INITIALLY DEFERRED;
+    ALTER TABLE pairs ADD FOREIGN KEY (c, d) REFERENCES pairs (b, a) MATCH FULL ON UPDATE SET NULL;
     ALTER TABLE depots ADD CONSTRAINT n CHECK (name <> 'it''s');
     CREATE INDEX crew_depot ON "Crew Members" (depot_id, born);
     CREATE TABLE self_refs (id int PRIMARY KEY, parent_id int REFERENCES self_refs (id), code char(3), "select" json);

@@ -6,7 +6,10 @@ module Basalt
     module Kinds
       WEAK = "weak entity"
       SPLITS = %w[disjoint overlapping].freeze
-      DELETING = ["cascade", "set null", "restrict"].freeze
+      # What happens to a row when the one that it refers to goes or gets another key (ISO/IEC 9075-2, 11.8).
+      ACTIONS = ["cascade", "set null", "set default", "restrict"].freeze
+      # When a constraint is looked at: it may be put off to the end of the transaction, or is so by itself.
+      DEFERRING = ["deferrable", "initially deferred"].freeze
 
       def self.field(name, type, **rest) = Model::Field.new(name:, type:, **rest)
       def self.flag(name, label = nil) = field(name, :flag, label:)
@@ -99,6 +102,7 @@ module Basalt
 
       # The name that a constraint or an index has in the database, where it is not the usual one.
       CALLED = field("called", :text, label: "name")
+      DEFERRED = field("deferred", :choice, choices: DEFERRING, label: "deferred")
 
       LOGICAL = [
         Model::Kind.new(
@@ -137,7 +141,14 @@ module Basalt
             "column" => ["column"],
             "key" => ["column"]
           },
-          fields: [field("deleting", :choice, choices: DELETING, label: "on delete"), CALLED, *THREAD]
+          fields: [
+            field("deleting", :choice, choices: ACTIONS, label: "on delete"),
+            field("updating", :choice, choices: ACTIONS, label: "on update"),
+            flag("full", "match full"),
+            DEFERRED,
+            CALLED,
+            *THREAD
+          ]
         ),
         Model::Kind.new(
           name: "constraint",
@@ -146,7 +157,7 @@ module Basalt
             "table" => ["table"],
             "column" => ["column"]
           },
-          fields: [field("type", :choice, choices: %w[unique index]), CALLED, *THREAD]
+          fields: [field("type", :choice, choices: %w[unique index]), DEFERRED, CALLED, *THREAD]
         ),
         Model::Kind.new(
           name: "minimum",

@@ -60,13 +60,14 @@ module Basalt
           Tabling.key(context, said[:table], said[:names].map(&:to_str))
         end,
         Statements::Form.new(
-          "<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:deleting>] " \
-          "#{CALLED} #{THREAD}",
+          "<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:referring>] " \
+          "[updating <updating:referring>] [matching <full:full>] [<deferred:deferring>] #{CALLED} #{THREAD}",
           late: true
         ) { |context, said| Tabling.say_reference(context, said) },
-        Statements::Form.new("<table:#{TABLE}> is unique by <names:names> #{CALLED} #{THREAD}", late: true) do |context, said|
-          Tabling.say_constraint(context, said, "unique")
-        end,
+        Statements::Form.new(
+          "<table:#{TABLE}> is unique by <names:names> [<deferred:deferring>] #{CALLED} #{THREAD}",
+          late: true
+        ) { |context, said| Tabling.say_constraint(context, said, "unique") },
         Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{CALLED} #{THREAD}", late: true) do |context, said|
           Tabling.say_constraint(context, said, "index")
         end,
@@ -84,7 +85,9 @@ module Basalt
       SLOTS = {
         columns: ColumnsSlot.new,
         names: NamesSlot.new,
-        deleting: Statements::ChoiceSlot.new(Kinds::DELETING),
+        referring: Statements::ChoiceSlot.new(Kinds::ACTIONS),
+        deferring: Statements::ChoiceSlot.new(Kinds::DEFERRING),
+        full: Statements::ChoiceSlot.new(%w[full]),
         strategy: Statements::ChoiceSlot.new(Logical::SpecialisationMapping::STRATEGIES),
         cardinality: CardinalitySlot.new,
         attributes: AttributesSlot.new,

@@ -94,7 +94,8 @@ module Basalt
       def say_reference(context, said)
         names = said[:names]&.map(&:to_str)
         reference = names ? refer(context, said[:table], names, said[:other], said[:keys]&.map(&:to_str)) : loose_reference(context, said)
-        context.set(reference.id, "deleting", said[:deleting]) if said[:deleting]
+        %i[deleting updating].each { |fact| context.set(reference.id, fact.to_s, said[fact]) if said[fact] }
+        context.set(reference.id, "full", true) if said[:full]
         called(context, reference, said)
         threaded(context, reference, said)
       end
@@ -114,13 +115,14 @@ module Basalt
         threaded(context, called(context, check(context, said[:table], said[:expression]), said), said)
       end
 
-      # @return [Model::Element] with the name that it has in the database, where one is said
+      # @return [Model::Element] with the name that it has in the database, and when it is looked at, where that is said
       def called(context, element, said)
-        context.set(element.id, "called", said[:called]) if said[:called]
+        %i[called deferred].each { |fact| context.set(element.id, fact.to_s, said[fact]) if said[fact] }
         context.draft.element(element.id)
       end
 
-      def naming(unparser, element) = element["called"] ? ["named", unparser.word(element["called"])] : []
+      def naming(unparser, element) =
+        [*element["deferred"], *(element["called"] ? ["named", unparser.word(element["called"])] : [])]
 
       def uncheck(context, said)
         checks(context.draft, said[:table].id)
@@ -196,7 +198,8 @@ module Basalt
             "by",
             *names(unparser, from),
             *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(unparser, to)]),
-            *(["deleting", reference["deleting"]] if reference["deleting"]),
+            *%w[deleting updating].flat_map { |fact| reference[fact] ? [fact, reference[fact]] : [] },
+            *("matching full" if reference["full"]),
             *naming(unparser, reference),
             *Threads.words(unparser, reference)
           )

@@ -6,8 +6,8 @@ module Basalt
       # What a statement says that the model does not hold, in words, so that nothing is left out silently (PostgreSQL 15, CREATE TABLE and
       # CREATE INDEX).
       module Extras
-        MATCHES = { "f" => "MATCH FULL", "p" => "MATCH PARTIAL" }.freeze
-        ACTIONS = { "c" => "CASCADE", "n" => "SET NULL", "d" => "SET DEFAULT", "r" => "RESTRICT" }.freeze
+        # Constraints of which the model holds whether they are deferred.
+        DEFERRED = %i[CONSTR_FOREIGN CONSTR_UNIQUE].freeze
 
         module_function
 
@@ -30,11 +30,10 @@ module Basalt
         end
 
         def of_constraint(one)
+          deferred = one.deferrable || one.initdeferred
           [
-            MATCHES[one.fk_matchtype],
-            ACTIONS[one.fk_upd_action]&.then { |action| "ON UPDATE #{action}" },
-            ("ON DELETE SET DEFAULT" if one.fk_del_action == "d"), ("the columns that deleting sets" if one.fk_del_set_cols.any?),
-            ("DEFERRABLE" if one.deferrable), ("INITIALLY DEFERRED" if one.initdeferred), ("NOT VALID" if one.skip_validation),
+            ("the columns that deleting sets" if one.fk_del_set_cols.any?), ("MATCH PARTIAL" if one.fk_matchtype == "p"),
+            ("being deferred" if deferred && !DEFERRED.include?(one.contype)), ("NOT VALID" if one.skip_validation),
             ("NULLS NOT DISTINCT" if one.nulls_not_distinct), ("INCLUDE" if one.including.any?), ("NO INHERIT" if one.is_no_inherit),
             ("its storage options" if one.options.any? && one.contype != :CONSTR_IDENTITY), ("its tablespace" unless one.indexspace.empty?),
             ("the index that it uses" unless one.indexname.empty?)

@@ -19,7 +19,7 @@ module Basalt
           /\[\w+\]\.\[\w+\]/ => "names in brackets"
         }.freeze
 
-        DELETING = { "c" => "cascade", "n" => "set null", "r" => "restrict" }.freeze
+        ACTIONS = { "c" => "cascade", "n" => "set null", "d" => "set default", "r" => "restrict" }.freeze
 
         # The script cannot be read; nothing of it is taken.
         class Unreadable < Basalt::Unreadable
@@ -181,7 +181,19 @@ module Basalt
           set(column, "type", type)
           set(column, "generated", "identity") if identity
           set(column, "required", true) if identity
-          made.constraints.each { |one| on_column(table, column, one.constraint) }
+          attributed(made.constraints.map(&:constraint)).each { |one| on_column(table, column, one) }
+        end
+
+        # What is said of a constraint at a column stands behind it as others of their own.
+        def attributed(constraints)
+          constraints.each_with_object([]) do |one, found|
+            case one.contype
+            when :CONSTR_ATTR_DEFERRABLE then found.last.deferrable = true
+            when :CONSTR_ATTR_DEFERRED then found.last.deferrable = found.last.initdeferred = true
+            when :CONSTR_ATTR_NOT_DEFERRABLE, :CONSTR_ATTR_IMMEDIATE, :CONSTR_NULL then next
+            else found << one
+            end
+          end
         end
 
         def set(element, fact, value) = @context.set(element.id, fact, value)
@@ -223,8 +235,12 @@ module Basalt
         end
 
         def unique(table, one, names)
-          set(Tabling.constrain(@context, table, "unique", names), "called", UsualName.said(one.conname, "unique", table.name, names))
+          made = Tabling.constrain(@context, table, "unique", names)
+          set(made, "called", UsualName.said(one.conname, "unique", table.name, names))
+          set(made, "deferred", deferring(one))
         end
+
+        def deferring(one) = one.initdeferred ? "initially deferred" : ("deferrable" if one.deferrable)
 
         def gone(table) = raise(Mistake, "#{table.name} was dropped")
 
@@ -241,7 +257,8 @@ module Basalt
             raise Mistake, "#{table.name} refers to #{one.pktable.relname}, which the script does not make"
           keys = strings(one.pk_attrs)
           made = Tabling.refer(@context, table, names, target, keys.empty? ? nil : keys)
-          set(made, "deleting", DELETING[one.fk_del_action]) if DELETING[one.fk_del_action]
+          { "deleting" => ACTIONS[one.fk_del_action], "updating" => ACTIONS[one.fk_upd_action], "full" => one.fk_matchtype == "f",
+            "deferred" => deferring(one) }.each { |fact, value| set(made, fact, value) if value }
           set(made, "called", UsualName.said(one.conname, "reference", table.name, names))
         end
 

@@ -121,7 +121,7 @@ module Basalt
 
         def uniques(table)
           unique = Tabling.constraints(@set, table.id).select { |one| one["type"] == "unique" }
-          unique.map { |one| "#{named(one["called"])}UNIQUE (#{list(constrained(one))})" }
+          unique.map { |one| "#{named(one["called"])}UNIQUE (#{list(constrained(one))})#{deferred(one)}" }
         end
 
         def checks(table)
@@ -140,10 +140,16 @@ module Basalt
 
         def foreign_key(reference)
           keys = reference.targets("key").map { |id| @set.element(id) }
-          deleting = reference["deleting"] ? " ON DELETE #{reference["deleting"].upcase}" : ""
           "#{named(reference["called"])}FOREIGN KEY (#{list(constrained(reference))}) " \
-            "REFERENCES #{name(reference.target("to"))} (#{list(keys)})#{deleting}"
+            "REFERENCES #{name(reference.target("to"))} (#{list(keys)})#{referring(reference)}#{deferred(reference)}"
         end
+
+        def referring(reference)
+          actions = { "DELETE" => reference["deleting"], "UPDATE" => reference["updating"] }.compact
+          "#{" MATCH FULL" if reference["full"]}#{actions.map { |on, action| " ON #{on} #{action.upcase}" }.join}"
+        end
+
+        def deferred(one) = { "deferrable" => " DEFERRABLE", "initially deferred" => " DEFERRABLE INITIALLY DEFERRED" }[one["deferred"]]
 
         def indexes
           @tables
