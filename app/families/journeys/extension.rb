@@ -16,10 +16,13 @@ module Web
             links: :journeys_links
           }
 
-        # What journeys lack is told beside the sheet, whatever comes to it.
+        # What journeys lack is told beside the sheet, whenever something comes, goes or is called otherwise.
         def follows?(set, sheet, effect)
           kind = Basalt::Journeys::Kinds::JOURNEY
-          effect.kinds.include?(kind) || set.of_kind(kind).any? { |journey| set.shown?(sheet.id, journey.id) }
+          return true if effect.kinds.include?(kind)
+
+          effect.on(:elements).any? { |delta| delta.before&.name != delta.after&.name || delta.before.nil? || delta.after.nil? } &&
+            set.of_kind(kind).any? { |journey| set.shown?(sheet.id, journey.id) }
         end
 
         def commands = { "walk" => Commands::Walk }

@@ -8,7 +8,8 @@ module Basalt
         description = Model::Catalogue.kind(kind)
         element = Model::Element.new(
           id: id || draft.new_id, kind:, name: name && Model::Names.clean(name), owner_id:, rank: rank || next_rank(draft),
-          container_id:, facts: checked(description), ends: joined(draft, description), said_by:, external_id:
+          container_id:, facts: checked(description), ends: joined(draft, description), said_by:, external_id:,
+          ordinal: draft.next_ordinal(:elements)
         )
         refuse_outside(draft, element)
         Uniqueness.check(draft, element)

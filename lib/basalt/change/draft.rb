@@ -55,10 +55,13 @@ module Basalt
         self
       end
 
+      # @return [Integer] of the next row that is made
+      def next_ordinal(table) = [@overlays[table].ceiling, ordinal_floor].max + 1
+
       # @return [Object] the row as put, with its ordinal
       def put(table, row)
         @writes += 1
-        row = row.with(ordinal: [@overlays[table].ceiling, ordinal_floor].max + 1) unless row.ordinal
+        row = row.with(ordinal: next_ordinal(table)) unless row.ordinal
         @overlays[table].put(row)
         row
       end

@@ -30,7 +30,9 @@ module Basalt
 
       # @param number [String] such as +3+, +3.1+, +3a+ or +3a1+
       # @return [Model::Element, nil]
-      def at(number) = by_number[number]
+      def at(number)
+        number.scan(/\d+|[a-z]+/).reduce(journey) { |owner, part| owner && inner(owner.id, part) }
+      end
 
       # @return [String, nil] the number of a step or branch
       def number(id) = numbers[id]
@@ -48,7 +50,14 @@ module Basalt
       private
 
       def parts(id) = set.parts_of(id)
-      def by_number = @by_number ||= entries.to_h { |entry| [entry.number, entry.element] }
+
+      # One by the last part of its number, without counting all others.
+      def inner(owner_id, part)
+        return steps_of(owner_id)[part.to_i - 1] if part.match?(/\d/) && part.to_i.positive?
+
+        branches_of(owner_id).each_with_index.find { |_, index| Course.letter(index) == part }&.first
+      end
+
       def numbers = @numbers ||= entries.to_h { |entry| [entry.element.id, entry.number] }
 
       def within(id, prefix, depth)

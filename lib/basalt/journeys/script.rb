@@ -56,13 +56,13 @@ module Basalt
       def take(draft, journey_id, lines, sheet_id: nil)
         @context = Statements::Context.new(draft, sheet_id:)
         @journey = draft.element(journey_id)
-        @before = Course.new(draft, journey_id)
+        @before = Course.new(draft, journey_id).entries.to_h { |entry| [entry.number, entry.element] }
         @written = {}
         @last = []
         @rank = Hash.new(0)
         kept = lines.map { |line| on_line(line) { put(line) } }
         lines.zip(kept) { |line, element| on_line(line) { go_on(element, line.onwards) } }
-        (@before.entries.map { |entry| entry.element.id } - kept.map(&:id)).each { |id| remove(id) }
+        (@before.each_value.map(&:id) - kept.map(&:id)).each { |id| remove(id) }
         draft
       end
 
@@ -106,7 +106,7 @@ module Basalt
       # A line without a number stands beside the one above it, or is the first beneath a branch; a number that no line had is enough.
       def following
         stem = @last.empty? ? "" : @last.last[/\A(.*?)\d*\z/, 1]
-        (1..9999).lazy.map { |number| "#{stem}#{number}" }.find { |one| !@written.key?(one) && @before.at(one).nil? }
+        (1..9999).lazy.map { |number| "#{stem}#{number}" }.find { |one| !@written.key?(one) && @before[one].nil? }
       end
 
       def beneath?(number, known) = number.start_with?(known) && number != known && !number.delete_prefix(known).match?(/\A\d/)
@@ -120,7 +120,7 @@ module Basalt
 
       # What a number stood for, once.
       def kept(number, kind)
-        found = number && @before.at(number)
+        found = number && @before[number]
         draft.element(found.id) if found && found.kind == kind && !@written.value?(found.id) && draft.element(found.id)
       end
 
@@ -158,7 +158,7 @@ module Basalt
       end
 
       def go_on(element, onwards)
-        to = onwards && (@written[onwards] || @before.at(onwards)&.id)
+        to = onwards && (@written[onwards] || @before[onwards]&.id)
         raise Mistake, "there is no step #{onwards} to go on at" if onwards && draft.element(to.to_s)&.kind != Kinds::STEP
 
         standing = Steps.standing(draft, element.id)
