@@ -3,6 +3,8 @@
 module Store
   # A document's rows with ids of their own, so that a project can be there twice.
   class IdRemapping
+    # Texts with ids among other words, parted by slashes.
+    THREADS = %w[thread as_decided].freeze
     COLUMNS = %w[id sheet_id element_id owner_id container_id target_id subject_id].freeze
 
     # @param document [Basalt::Formats::ProjectDocument]
@@ -40,7 +42,7 @@ module Store
         next [key, @ids[value]] if COLUMNS.include?(key) && value.is_a?(String)
         next [key, named(value)] if key == "finding"
         next [key, value.transform_values { |id| @ids[id] }] if key == "at" && value.is_a?(Hash)
-        next [key, thread(value)] if key == "thread" && value.is_a?(String)
+        next [key, thread(value)] if THREADS.include?(key) && value.is_a?(String)
 
         [key, nested(value)]
       end

@@ -11,7 +11,9 @@ module Basalt
       # What is kept of something that was another when it was said that a decision is about it.
       OTHERWISE = "otherwise"
       # What does not make something another thing.
-      REMARKS = %w[note].freeze
+      REMARKS = %w[note thread].freeze
+      # Between what is condensed and the ids of where something stands and of what it joins, which are others in a copy of the project.
+      PLACES = "/"
 
       module_function
 
@@ -55,7 +57,8 @@ module Basalt
       # @return [String] what a thing is, condensed: another when it becomes another, and the same when it is called otherwise
       def state(set, thing)
         parts = set.parts_of(thing.id).map { |part| [part.kind, part.name, facts(part)] }
-        Digest::SHA256.hexdigest([thing.kind, facts(thing), thing.targets, thing.container_id, parts].inspect)[0, 24]
+        condensed = Digest::SHA256.hexdigest([thing.kind, facts(thing), parts].inspect)[0, 24]
+        [condensed, thing.container_id || "-", *thing.targets].join(PLACES)
       end
 
       def facts(element) = element.facts.reject { |fact, _| REMARKS.include?(fact) || element.description.fields[fact]&.internal }.sort
