@@ -16,6 +16,9 @@ module Basalt
 
       def checks = Families.checks_in(File.join(__dir__, "checks"), Checks)
 
+      # Expressions follow columns that are renamed.
+      def settle(draft) = Physical::Respelling.settle(draft)
+
       # What is told behind the declaration of an entity or a table.
       def details(unparser, thing)
         return Tabling.tell(unparser, thing) if thing.kind == "table"

@@ -157,7 +157,10 @@ module Basalt
             "table" => ["table"],
             "column" => ["column"]
           },
-          fields: [field("type", :choice, choices: %w[unique index]), DEFERRED, CALLED, *THREAD]
+          fields: [
+            field("type", :choice, choices: ["unique", "index", "unique index"]), field("as_written", :text, label: "as written"),
+            DEFERRED, CALLED, *THREAD
+          ]
         ),
         Model::Kind.new(
           name: "minimum",

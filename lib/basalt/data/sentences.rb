@@ -68,8 +68,12 @@ module Basalt
           "<table:#{TABLE}> is unique by <names:names> [<deferred:deferring>] #{CALLED} #{THREAD}",
           late: true
         ) { |context, said| Tabling.say_constraint(context, said, "unique") },
-        Statements::Form.new("<table:#{TABLE}> is indexed by <names:names> #{CALLED} #{THREAD}", late: true) do |context, said|
-          Tabling.say_constraint(context, said, "index")
+        *{ "is indexed" => "index", "is uniquely indexed" => "unique index" }.flat_map do |words, type|
+          ["by <names:names>", "as <as_written:word>"].map do |what|
+            Statements::Form.new("<table:#{TABLE}> #{words} #{what} #{CALLED} #{THREAD}", late: true) do |context, said|
+              Tabling.say_index(context, said, type)
+            end
+          end
         end,
         Statements::Form.new(
           "<table:#{TABLE}> needs at least <least:integer> <other:#{TABLE}> by <names:names> #{THREAD}",

@@ -5,6 +5,7 @@ module Basalt
     # Tables as sentences: their columns, what refers to what, what is unique, indexed, checked.
     module Tabling
       FLAGS = { "key" => "key", "required" => "required" }.freeze
+      CONSTRAINING = { "unique" => "is unique", "index" => "is indexed", "unique index" => "is uniquely indexed" }.freeze
       TEXTS = { "default" => "default", "generated" => "generated as", "meaning" => "meaning" }.freeze
 
       module_function
@@ -65,10 +66,21 @@ module Basalt
         column(set, table.id, name) or raise Mistake, "#{table.name} has no column “#{name}”"
       end
 
-      def constrain(context, table, type, names)
-        columns = names.map { |name| column!(context.draft, table, name) }
-        constraints(context.draft, table.id).find { |one| one["type"] == type && one.targets("column") == columns.map(&:id) } ||
-          context.add("constraint", facts: { "type" => type }, ends: [["table", table.id], *columns.map { |one| ["column", one.id] }])
+      # @param as_written [String, nil] the rest of CREATE INDEX where names of columns do not tell all (see {Physical::IndexText})
+      def constrain(context, table, type, names, as_written = nil)
+        columns = names.map { |name| column!(context.draft, table, name).id }
+        facts = { "type" => type, "as_written" => as_written }.compact
+        constraints(context.draft, table.id).find { |one| same?(one, facts, columns) } ||
+          context.add("constraint", facts:, ends: [["table", table.id], *columns.map { |id| ["column", id] }])
+      end
+
+      def same?(one, facts, columns) =
+        one["type"] == facts["type"] && one["as_written"] == facts["as_written"] && one.targets("column") == columns
+
+      # @return [Boolean] whether no two rows of the table have the same in its columns
+      def unique?(one)
+        one["type"] == "unique" ||
+          (one["type"] == "unique index" && (one["as_written"].nil? || Physical::IndexText.whole?(one["as_written"])))
       end
 
       # That each row of a table is referred to by so many of another at least.
@@ -108,6 +120,15 @@ module Basalt
 
       def say_constraint(context, said, type)
         threaded(context, called(context, constrain(context, said[:table], type, said[:names].map(&:to_str)), said), said)
+        context.show(said[:table])
+      end
+
+      def say_index(context, said, type)
+        return say_constraint(context, said, type) unless said[:as_written]
+
+        text = Physical::IndexText.clean(said[:as_written])
+        made = constrain(context, said[:table], type, Physical::IndexText.columns(text), text)
+        threaded(context, called(context, made, said), said)
         context.show(said[:table])
       end
 
@@ -207,16 +228,21 @@ module Basalt
       end
 
       def tell_constraint(unparser, constraint)
-        columns = constraint.targets("column").map { |id| unparser.set.element(id) }
         [
           unparser.say(
             unparser.thing(constraint.target("table")),
-            constraint["type"] == "index" ? "is indexed by" : "is unique by",
-            *names(unparser, columns),
+            CONSTRAINING.fetch(constraint["type"]),
+            *constraining(unparser, constraint),
             *naming(unparser, constraint),
             *Threads.words(unparser, constraint)
           )
         ]
+      end
+
+      def constraining(unparser, constraint)
+        return ["as", Statements::Quoting.quote(constraint["as_written"])] if constraint["as_written"]
+
+        ["by", *names(unparser, constraint.targets("column").map { |id| unparser.set.element(id) })]
       end
 
       def tell_minimum(unparser, minimum)

@@ -42,6 +42,9 @@ class ScriptsOfSqlTest < Minitest::Test
     CREATE EXTENSION IF NOT EXISTS pgcrypto WITH SCHEMA public;
     CREATE TABLE public.a (id integer NOT NULL, b text DEFAULT 'x;y', old int);
     ALTER TABLE public.a OWNER TO somebody;
+    CREATE SEQUENCE public.a_id_seq AS integer START WITH 1 INCREMENT BY 1 NO MINVALUE NO MAXVALUE CACHE 1;
+    ALTER SEQUENCE public.a_id_seq OWNED BY public.a.id;
+    CREATE SEQUENCE public.loose START WITH 5;
     ALTER TABLE ONLY public.a ALTER COLUMN id SET DEFAULT nextval('public.a_id_seq'::regclass);
     CREATE TABLE public.b (id bigserial PRIMARY KEY, a_id integer, c int UNIQUE);
     COPY public.a (id, b) FROM stdin;
@@ -75,17 +78,18 @@ class ScriptsOfSqlTest < Minitest::Test
     draft, kept, left = taken(DUMP)
     assert_equal %w[a b better], draft.of_kind("table").map(&:name)
     told_of = ->(index, *facts) { Data::Tabling.columns(draft, draft.of_kind("table")[index].id).map { |one| [one.name, *one.facts.values_at(*facts)] } }
-    assert_equal [["id", "nextval('public.a_id_seq'::regclass)", true], ["b", "'x;y'", nil]], told_of.(0, "default", "key")
+    assert_equal [["id", nil, true, "serial"], ["b", "'x;y'", nil, nil]], told_of.(0, "default", "key", "generated")
     assert_equal [%w[id bigint], %w[a_id integer], %w[cc integer], %w[d timestamptz]], told_of.(1, "type")
     referring = draft.of_kind("reference").map { |one| one.facts.values_at("deleting", "updating", "deferred", "called") }
     assert_equal [["set null", "cascade", "deferrable", "to_a"]], referring
-    assert_equal([nil, "b_a"], draft.of_kind("constraint").map { |one| one["called"] })
+    assert_equal([nil, "b_a", "b_lower"], draft.of_kind("constraint").map { |one| one["called"] })
+    written = draft.of_kind("constraint").filter_map { |one| one["as_written"] }
+    assert_equal ["USING btree (a_id DESC)", "USING btree (lower(cc::text))"], written
     assert_equal ["1 owner", "1 right given or taken", "1 row of data", "1 statement with data", "2 settings"], left.sort
     told = kept.to_h { |one| [one.line, one.told] }
     {
       4 => /CREATE EXTENSION/,
-      8 => /b\.id without its own sequence/, 14 => /without .*its order/,
-      15 => /lower/, 16 => /better refers to nowhere/, 17 => /syntax error at or near "TABEL"/
+      9 => /CREATE SEQUENCE public.loose/, 19 => /better refers to nowhere/, 20 => /syntax error at or near "TABEL"/
     }.each { |line, words| assert_match words, told.delete(line).to_s, "line #{line}" }
     assert_empty told
   end
@@ -106,6 +110,30 @@ class ScriptsOfSqlTest < Minitest::Test
       "CREATE TABLE b (c int);\n\nCREATE TABLE x (a int) ENGINE=InnoDB;" => /line 3: .*ENGINE =/,
       "no sql\nat all" => /line 1: syntax error/
     }.each { |sql, words| assert_match words, assert_raises(Mistake, sql) { taken(sql) }.message }
+  end
+
+  def test_expressions_follow_columns_that_are_renamed
+    draft, = taken("CREATE TABLE a (x int, y int GENERATED ALWAYS AS (x + 1) STORED, CHECK (x > 1 OR 'x' = a.x::text));\n" \
+                   "CREATE INDEX ON a (x) INCLUDE (y) WHERE lower(x::text) > 'x';")
+    before = Change::Draft.new(draft)
+    before.apply(Change::Set.new(id: Data::Tabling.columns(draft, draft.named("a").first.id).first.id, fact: "name", value: "X y"))
+    Families.settle(before)
+    facts = { "check" => "expression", "column" => "generated", "constraint" => "as_written" }
+    now = facts.map { |kind, fact| before.of_kind(kind).last[fact] }
+    assert_equal(
+      ["\"X y\" > 1 OR 'x' = a.\"X y\"::text", "\"X y\" + 1", "USING btree (\"X y\") INCLUDE (y) WHERE lower(\"X y\"::text) > 'x'"],
+      now
+    )
+  end
+
+  def test_an_index_in_words_is_the_rest_of_one_statement
+    {
+      "USING btree (x); DROP TABLE a" => /more than the rest of one/, "(x" => /syntax error/, "(z)" => /a has no column “z”/
+    }.each do |text, words|
+      draft = Change::Draft.new(Model::WorkingSet.new)
+      document = Statements::Document.new("table a\na has x integer\na is indexed as \"#{text}\"\n")
+      assert_match words, assert_raises(Statements::Misread, text) { document.into(draft) }.message
+    end
   end
 
   BROKEN = ["'", "$$", ";", "(", "\\", "\n", "/*", "x", "ALTER TABLE a "].freeze

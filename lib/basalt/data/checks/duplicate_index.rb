@@ -12,7 +12,7 @@ module Basalt
             names = one.targets("column").map { |id| set.element(id).name }
             finding(
               [table.id],
-              "#{one["type"] == "index" ? "The index" : "The uniqueness"} of #{table.name} over #{English.list(names)} is there already",
+              "#{one["type"] == "unique" ? "The uniqueness" : "The index"} of #{table.name} over #{English.list(names)} is there already",
               "It costs time with every row that is written and helps no query.",
               repair: repair("Strike it", Change::Remove.new(id: one.id))
             )
@@ -23,19 +23,27 @@ module Basalt
 
         def covered?(table, one)
           columns = one.targets("column")
+          return written_twice?(table, one) if one["as_written"]
+
           key = Tabling.columns(set, table.id).select { |column| column["key"] }.map(&:id)
           others =
             Tabling
               .constraints(set, table.id)
               .reject do |other|
-                other.id == one.id || (other.targets("column") == columns && other.ordinal > one.ordinal && other["type"] == one["type"])
+                other.id == one.id || other["as_written"] ||
+                  (other.targets("column") == columns && other.ordinal > one.ordinal && other["type"] == one["type"])
               end
-          if one["type"] == "unique"
-            return key == columns || others.any? { |other| other["type"] == "unique" && other.targets("column") == columns }
+          if one["type"] != "index"
+            return key == columns || others.any? { |other| other["type"] != "index" && other.targets("column") == columns }
           end
 
           ([key] + others.map { |other| other.targets("column") }).any? { |list| list.first(columns.length) == columns }
         end
+
+        def written_twice?(table, one) =
+          Tabling.constraints(set, table.id).any? do |other|
+            other.ordinal < one.ordinal && %w[type as_written].all? { |fact| other[fact] == one[fact] }
+          end
       end
     end
   end

@@ -31,7 +31,7 @@ module Basalt
         end
 
         def candidates(table_id)
-          uniques = Tabling.constraints(set, table_id).select { |one| one["type"] == "unique" }.map { |one| one.targets("column").sort }
+          uniques = Tabling.constraints(set, table_id).select { |one| Tabling.unique?(one) }.map { |one| one.targets("column").sort }
           [Tabling.columns(set, table_id).select { |one| one["key"] }.map(&:id).sort, *uniques].reject(&:empty?)
         end
 

@@ -49,7 +49,7 @@ module Basalt
         def unique?(table, columns)
           ids = columns.map(&:id).sort
           Tabling.columns(set, table.id).select { |column| column["key"] }.map(&:id).sort == ids ||
-            Tabling.constraints(set, table.id).any? { |one| one["type"] == "unique" && one.targets("column").sort == ids }
+            Tabling.constraints(set, table.id).any? { |one| Tabling.unique?(one) && one.targets("column").sort == ids }
         end
       end
     end

@@ -47,7 +47,7 @@ module Basalt
                 *("/" if column["generated"])
               ]
             end
-            .uniq + @joint.map { |one| one["type"] == "unique" ? "u" : "i" }.uniq + (@checked.any? ? ["?"] : [])
+            .uniq + @joint.map { |one| letter(one) }.uniq + (@checked.any? ? ["?"] : [])
         end
 
         # @return [Array] shapes
@@ -72,13 +72,15 @@ module Basalt
 
         def type(column) = column["type"].to_s
 
+        def letter(one) = Tabling.unique?(one) ? "u" : "i"
+
         # The constraints that a column is in: those over the same columns have the same number.
         def joined(column)
-          %w[unique index]
-            .flat_map do |type|
-              all = @joint.select { |one| one["type"] == type }
+          %w[u i]
+            .flat_map do |letter|
+              all = @joint.select { |one| letter(one) == letter }
               all.each_with_index.filter_map do |one, index|
-                "#{type[0]}#{index + 1 if all.length > 1}" if one.targets("column").include?(column.id)
+                "#{letter}#{index + 1 if all.length > 1}" if one.targets("column").include?(column.id)
               end
             end
             .join(" ")

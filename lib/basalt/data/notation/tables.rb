@@ -85,7 +85,7 @@ module Basalt
           columns.any? &&
             (
               columns == key ||
-                Tabling.constraints(set, table).any? { |one| one["type"] == "unique" && one.targets("column").sort == columns }
+                Tabling.constraints(set, table).any? { |one| Tabling.unique?(one) && one.targets("column").sort == columns }
             )
         end
       end

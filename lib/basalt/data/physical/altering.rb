@@ -24,6 +24,7 @@ module Basalt
           when :AT_ColumnDefault then set(command.name, "default", command.def && PostgresParser.deparse_expr(command.def))
           when :AT_SetNotNull then set(command.name, "required", true)
           when :AT_DropNotNull then set(command.name, "required", nil)
+          when :AT_AddIdentity then @schema.make_identity(@table, column(command.name), command.def.constraint)
           when :AT_AlterColumnType then set(command.name, "type", TypeName.of(command.def.column_def.type_name).first)
           else return false
           end

@@ -20,13 +20,17 @@ module Basalt
           ].compact
         end
 
-        def of_column(made)
+        # @param table [String] its name
+        def of_column(made, table)
           identity = made.constraints.map(&:constraint).find { |one| one.contype == :CONSTR_IDENTITY }
           [
             ("its collation" if made.coll_clause), ("its compression" unless made.compression.empty?),
-            ("BY DEFAULT" if identity&.generated_when == "d"), ("the options of its sequence" if identity&.options&.any?),
-            ("its own sequence" if made.type_name.names.any? && TypeName::SERIAL.key?(made.type_name.names.last.string.sval))
+            *(identity ? of_identity(identity, table, made.colname) : [])
           ].compact
+        end
+
+        def of_identity(identity, table, column)
+          Numbering.usual?(identity.options, Numbering.usual_name(table, column)) ? [] : ["the options of its sequence"]
         end
 
         def of_constraint(one)
@@ -41,17 +45,8 @@ module Basalt
         end
 
         def of_index(made)
-          parts = made.index_params.map(&:index_elem)
-          [
-            ("being an index and no constraint" if made.unique), ("INCLUDE" if made.index_including_params.any?),
-            ("its order" if parts.any? { |one| descending?(one) }), ("its collation" if parts.any? { |one| one.collation.any? }),
-            ("its operator class" if parts.any? { |one| one.opclass.any? }), ("NULLS NOT DISTINCT" if made.nulls_not_distinct),
-            ("its storage options" if made.options.any?), ("its tablespace" unless made.table_space.empty?)
-          ].compact
+          [("its tablespace" unless made.table_space.empty?), ("ONLY" unless made.relation.inh)].compact
         end
-
-        def descending?(part) =
-          !%i[SORTBY_DEFAULT SORTBY_ASC].include?(part.ordering) || part.nulls_ordering != :SORTBY_NULLS_DEFAULT
       end
     end
   end

@@ -68,8 +68,10 @@ module Basalt
           @waiting = []
           @kept = []
           @left = Hash.new(0)
+          @sequences = Sequences.new
           @reads.each { |one| take_in(one) }
           @waiting.each { |piece, work| attempt(piece, &work) }
+          @sequences.settle(@context.draft) { |column| numbered(column, Numbering::SERIAL) }.each { |piece| keep(nil, piece) }
           @kept.sort_by.with_index { |one, index| [one.line, index] }
         end
 
@@ -133,6 +135,11 @@ module Basalt
             view(statement.view_stmt)
           when :alter_table_stmt
             alter(statement.alter_table_stmt)
+          when :create_seq_stmt
+            @sequences.take(statement.create_seq_stmt, @piece)
+            true
+          when :alter_seq_stmt
+            @sequences.alter(statement.alter_seq_stmt)
           when :rename_stmt
             rename(statement.rename_stmt)
           when :drop_stmt
@@ -175,12 +182,11 @@ module Basalt
           name = Model::Names.clean(made.colname)
           raise Mistake, "#{table.name} has a column #{name} already" if Tabling.column(@context.draft, table.id, name)
 
-          lost(Extras.of_column(made), "#{table.name}.#{name}")
+          lost(Extras.of_column(made, table.name), "#{table.name}.#{name}")
           column = @context.add("column", name:, owner_id: table.id)
-          type, identity = TypeName.of(made.type_name)
+          type, serial = TypeName.of(made.type_name)
           set(column, "type", type)
-          set(column, "generated", "identity") if identity
-          set(column, "required", true) if identity
+          numbered(column, Numbering::SERIAL) if serial
           attributed(made.constraints.map(&:constraint)).each { |one| on_column(table, column, one) }
         end
 
@@ -205,12 +211,19 @@ module Basalt
           when :CONSTR_DEFAULT
             set(column, "default", expression(one.raw_expr))
           when :CONSTR_IDENTITY
-            set(column, "generated", "identity")
+            numbered(column, Numbering.word(one))
           when :CONSTR_GENERATED
-            set(column, "generated", expression(one.raw_expr))
+            text = expression(one.raw_expr)
+            set(column, "generated", Numbering::WORDS.include?(text) ? "(#{text})" : text)
           else
             constraint(table, one, [column.name])
           end
+        end
+
+        def numbered(column, word)
+          set(column, "generated", word)
+          set(column, "required", true)
+          set(column, "default", nil)
         end
 
         # What is modelled without something that it says is told so.
@@ -229,7 +242,7 @@ module Basalt
             made = Tabling.check(@context, table, expression(one.raw_expr))
             set(made, "called", one.conname) unless one.conname.empty?
           when :CONSTR_FOREIGN
-            @waiting << [@piece, -> { reference(@context.draft.element(table.id) || gone(table), one, names || strings(one.fk_attrs)) }]
+            refer(table, one, names || strings(one.fk_attrs))
           else keep("this constraint is not modelled")
           end
         end
@@ -241,6 +254,22 @@ module Basalt
         end
 
         def deferring(one) = one.initdeferred ? "initially deferred" : ("deferrable" if one.deferrable)
+
+        # At once where all that it speaks of is there, since that may be called otherwise later; else at the end of the script.
+        def refer(table, one, names)
+          return reference(table, one, names) if referable?(table, one, names)
+
+          @waiting << [@piece, -> { reference(@context.draft.element(table.id) || gone(table), one, names) }]
+        end
+
+        def referable?(table, one, names)
+          target = known(one.pktable.relname) or return false
+          keys = strings(one.pk_attrs)
+          there = keys.empty? ? Tabling.columns(@context.draft, target.id).any? { |column| column["key"] } : columns?(target, keys)
+          there && columns?(table, names)
+        end
+
+        def columns?(table, names) = names.all? { |name| Tabling.column(@context.draft, table.id, name) }
 
         def gone(table) = raise(Mistake, "#{table.name} was dropped")
 
@@ -263,15 +292,13 @@ module Basalt
         end
 
         def index(made)
-          unless made.where_clause.nil? && made.index_params.all? { |one| one.index_elem.name != "" } &&
-                 %w[btree].include?(made.access_method) && (table = known(made.relation.relname))
-            return false
-          end
-
+          table = known(made.relation.relname) or return false
           lost(Extras.of_index(made))
-          names = made.index_params.map { |one| one.index_elem.name }
-          index = Tabling.constrain(@context, table, made.unique ? "unique" : "index", names)
-          set(index, "called", UsualName.said(made.idxname, "index", table.name, names))
+          text = IndexText.of(made)
+          names = text ? IndexText.columns(text) : made.index_params.map { |one| one.index_elem.name }
+          index = Tabling.constrain(@context, table, made.unique ? "unique index" : "index", names, text)
+          called = text ? made.idxname : UsualName.said(made.idxname, "index", table.name, names)
+          set(index, "called", called) unless called.to_s.empty?
           true
         end
 
@@ -305,6 +332,11 @@ module Basalt
         def make_column(table, made) = column(table, made)
         def make_constraint(table, made) = constraint(table, made)
 
+        def make_identity(table, column, made)
+          lost(Extras.of_identity(made, table.name, column.name), "#{table.name}.#{column.name}")
+          numbered(column, Numbering.word(made))
+        end
+
         private
 
         # A table or a column is called otherwise.
@@ -312,7 +344,9 @@ module Basalt
           table = known(made.relation&.relname.to_s) or return false
           case made.rename_type
           when :OBJECT_TABLE then set(table, "name", made.newname)
-          when :OBJECT_COLUMN then set(Tabling.column!(@context.draft, table, made.subname), "name", made.newname)
+          when :OBJECT_COLUMN
+            set(Tabling.column!(@context.draft, table, made.subname), "name", made.newname)
+            Respelling.follow(@context.draft, table.id, { made.subname => made.newname })
           else return false
           end
           true

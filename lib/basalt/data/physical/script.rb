@@ -6,6 +6,8 @@ module Basalt
       # SQL for PostgreSQL (ISO/IEC 9075-2 where it suffices) that makes the tables of a model, in
       # an order that loads: what is referred to comes first, and circles are closed afterwards.
       class Script
+        INDEXES = { "index" => "CREATE INDEX", "unique index" => "CREATE UNIQUE INDEX" }.freeze
+
         # A statement, the id of the element that it is about, and for each of its lines the id of
         # the part that it is about.
         Statement = Value.of(:text, :element_id, :parts)
@@ -30,7 +32,7 @@ module Basalt
               made << table.id
               create(table, made)
             end
-          tables + @later + indexes + triggers + views + comments
+          tables + indexes + @later + triggers + views + comments
         end
 
         private
@@ -92,21 +94,13 @@ module Basalt
         end
 
         def column(column)
-          type = column["type"] || Logical::Types::OTHER
           [
             SQLName.quote(column.name),
-            type,
-            ("GENERATED ALWAYS AS IDENTITY" if column["generated"] == "identity"),
-            *generated(column),
-            ("NOT NULL" if column["required"] && !column["key"]),
+            Numbering.type(column),
+            Numbering.clause(column),
+            ("NOT NULL" if column["required"] && !column["key"] && !Numbering::WORDS.include?(column["generated"])),
             ("DEFAULT #{column["default"]}" if column["default"])
           ].compact.join(" ")
-        end
-
-        def generated(column)
-          return [] if column["generated"].nil? || column["generated"] == "identity"
-
-          ["GENERATED ALWAYS AS (#{column["generated"]}) STORED"]
         end
 
         def named(name) = name ? "CONSTRAINT #{SQLName.quote(name)} " : ""
@@ -130,12 +124,22 @@ module Basalt
         end
 
         def foreign_keys(table, made)
-          now, later = references(table).partition { |one| made.include?(one.target("to")) }
+          now, later = references(table).partition { |one| made.include?(one.target("to")) && keyed?(one) }
           @later +=
             later
               .select { |one| @names.key?(one.target("to")) }
               .map { |one| Statement.new(text: "ALTER TABLE #{name(table.id)} ADD #{foreign_key(one)};", element_id: one.id) }
           now.map { |one| foreign_key(one) }
+        end
+
+        # @return [Boolean] whether what it refers to is unique as soon as the table is made, and not only by an index
+        def keyed?(reference)
+          keys = reference.targets("key").sort
+          key = columns(@set.element(reference.target("to"))).select { |column| column["key"] }
+          key.map(&:id).sort == keys ||
+            Tabling
+              .constraints(@set, reference.target("to"))
+              .none? { |one| one["type"] == "unique index" && one.targets("column").sort == keys }
         end
 
         def foreign_key(reference)
@@ -153,13 +157,13 @@ module Basalt
 
         def indexes
           @tables
-            .flat_map { |table| Tabling.constraints(@set, table.id).select { |one| one["type"] == "index" } }
+            .flat_map { |table| Tabling.constraints(@set, table.id).select { |one| INDEXES.key?(one["type"]) } }
             .map { |one| Statement.new(text: index(one), element_id: one.id) }
         end
 
         def index(one)
           called = "#{SQLName.quote(one["called"])} " if one["called"]
-          "CREATE INDEX #{called}ON #{name(one.target("table"))} (#{list(constrained(one))});"
+          "#{INDEXES.fetch(one["type"])} #{called}ON #{name(one.target("table"))} #{one["as_written"] || "(#{list(constrained(one))})"};"
         end
 
         def triggers

@@ -24,16 +24,33 @@ module Basalt
           "serial2" => "smallint"
         }.freeze
 
+        PLAIN = /\A[a-z_][a-z0-9_]*\z/
+
         module_function
 
-        # @return [Array(String, Boolean)] the type, and whether it numbers rows
+        # @return [Array(String, Boolean)] the type, and whether it numbers rows by a sequence of its own
         def of(type)
           names = type.names.map { |name| name.string.sval }
           bare = names.last
           return SERIAL[bare], true if SERIAL.key?(bare)
 
-          name = names.length == 1 || names.first == "pg_catalog" ? USUAL.fetch(bare, bare) : names.join(".")
+          return spelled(type), false if names.first == "pg_catalog" && bare == "interval" && type.typmods.any?
+
+          name = names.first == "pg_catalog" ? USUAL.fetch(bare, bare) : named(names)
           [name + figures(type, name) + ("[]" * type.array_bounds.length), false]
+        end
+
+        # A name that is not among the words of SQL; "char" is another type than char.
+        def named(names)
+          return USUAL.fetch(names.first) if names.length == 1 && USUAL.key?(names.first)
+
+          names.map { |name| name.match?(PLAIN) && name != "char" ? name : %("#{name.gsub('"', '""')}") }.join(".")
+        end
+
+        def spelled(type)
+          cast = PostgresParser.parse("SELECT NULL::t").tree.stmts.first.stmt
+          cast.select_stmt.target_list.first.res_target.val.type_cast.type_name = type
+          PostgresParser.deparse_stmt(cast.select_stmt).delete_prefix("SELECT NULL::")
         end
 
         def figures(type, name)
