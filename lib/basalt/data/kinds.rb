@@ -158,8 +158,11 @@ module Basalt
             "column" => ["column"]
           },
           fields: [
-            field("type", :choice, choices: ["unique", "index", "unique index"]), field("as_written", :text, label: "as written"),
-            DEFERRED, CALLED, *THREAD
+            field("type", :choice, choices: ["unique", "index", "unique index", "exclusion"]),
+            field("as_written", :text, label: "as written"),
+            DEFERRED,
+            CALLED,
+            *THREAD
           ]
         ),
         Model::Kind.new(

@@ -64,14 +64,11 @@ module Basalt
           "[updating <updating:referring>] [matching <full:full>] [<deferred:deferring>] #{CALLED} #{THREAD}",
           late: true
         ) { |context, said| Tabling.say_reference(context, said) },
-        Statements::Form.new(
-          "<table:#{TABLE}> is unique by <names:names> [<deferred:deferring>] #{CALLED} #{THREAD}",
-          late: true
-        ) { |context, said| Tabling.say_constraint(context, said, "unique") },
-        *{ "is indexed" => "index", "is uniquely indexed" => "unique index" }.flat_map do |words, type|
-          ["by <names:names>", "as <as_written:word>"].map do |what|
-            Statements::Form.new("<table:#{TABLE}> #{words} #{what} #{CALLED} #{THREAD}", late: true) do |context, said|
-              Tabling.say_index(context, said, type)
+        *Tabling::CONSTRAINING.flat_map do |type, words|
+          [*("by <names:names>" unless type == "exclusion"), "as <as_written:word>"].map do |what|
+            deferred = " [<deferred:deferring>]" unless Physical::Script::INDEXES.key?(type)
+            Statements::Form.new("<table:#{TABLE}> #{words} #{what}#{deferred} #{CALLED} #{THREAD}", late: true) do |context, said|
+              Tabling.say_written(context, said, type)
             end
           end
         end,

@@ -5,7 +5,9 @@ module Basalt
     # Tables as sentences: their columns, what refers to what, what is unique, indexed, checked.
     module Tabling
       FLAGS = { "key" => "key", "required" => "required" }.freeze
-      CONSTRAINING = { "unique" => "is unique", "index" => "is indexed", "unique index" => "is uniquely indexed" }.freeze
+      CONSTRAINING = {
+        "unique" => "is unique", "index" => "is indexed", "unique index" => "is uniquely indexed", "exclusion" => "is exclusive"
+      }.freeze
       TEXTS = { "default" => "default", "generated" => "generated as", "meaning" => "meaning" }.freeze
 
       module_function
@@ -66,7 +68,7 @@ module Basalt
         column(set, table.id, name) or raise Mistake, "#{table.name} has no column “#{name}”"
       end
 
-      # @param as_written [String, nil] the rest of CREATE INDEX where names of columns do not tell all (see {Physical::IndexText})
+      # @param as_written [String, nil] the rest of CREATE INDEX where names of columns do not tell all (see {Physical::AsWritten})
       def constrain(context, table, type, names, as_written = nil)
         columns = names.map { |name| column!(context.draft, table, name).id }
         facts = { "type" => type, "as_written" => as_written }.compact
@@ -80,7 +82,7 @@ module Basalt
       # @return [Boolean] whether no two rows of the table have the same in its columns
       def unique?(one)
         one["type"] == "unique" ||
-          (one["type"] == "unique index" && (one["as_written"].nil? || Physical::IndexText.whole?(one["as_written"])))
+          (one["type"] == "unique index" && (one["as_written"].nil? || Physical::AsWritten.whole?(one["as_written"])))
       end
 
       # That each row of a table is referred to by so many of another at least.
@@ -123,11 +125,12 @@ module Basalt
         context.show(said[:table])
       end
 
-      def say_index(context, said, type)
+      # What names of columns tell, or what is written.
+      def say_written(context, said, type)
         return say_constraint(context, said, type) unless said[:as_written]
 
-        text = Physical::IndexText.clean(said[:as_written])
-        made = constrain(context, said[:table], type, Physical::IndexText.columns(text), text)
+        text = Physical::AsWritten.clean(type, said[:as_written])
+        made = constrain(context, said[:table], type, Physical::AsWritten.columns(type, text), text)
         threaded(context, called(context, made, said), said)
         context.show(said[:table])
       end

@@ -82,7 +82,7 @@ class ScriptsOfSqlTest < Minitest::Test
     assert_equal [%w[id bigint], %w[a_id integer], %w[cc integer], %w[d timestamptz]], told_of.(1, "type")
     referring = draft.of_kind("reference").map { |one| one.facts.values_at("deleting", "updating", "deferred", "called") }
     assert_equal [["set null", "cascade", "deferrable", "to_a"]], referring
-    assert_equal([nil, "b_a", "b_lower"], draft.of_kind("constraint").map { |one| one["called"] })
+    assert_equal(%w[b_c_key b_a b_lower], draft.of_kind("constraint").map { |one| one["called"] })
     written = draft.of_kind("constraint").filter_map { |one| one["as_written"] }
     assert_equal ["USING btree (a_id DESC)", "USING btree (lower(cc::text))"], written
     assert_equal ["1 owner", "1 right given or taken", "1 row of data", "1 statement with data", "2 settings"], left.sort

@@ -7,7 +7,9 @@ module Basalt
       # CREATE INDEX).
       module Extras
         # Constraints of which the model holds whether they are deferred.
-        DEFERRED = %i[CONSTR_FOREIGN CONSTR_UNIQUE].freeze
+        DEFERRED = %i[CONSTR_FOREIGN CONSTR_UNIQUE CONSTR_EXCLUSION].freeze
+        # Those that are told as they are written where more is said of them.
+        WRITTEN = %i[CONSTR_UNIQUE CONSTR_EXCLUSION].freeze
 
         module_function
 
@@ -38,9 +40,9 @@ module Basalt
           [
             ("the columns that deleting sets" if one.fk_del_set_cols.any?), ("MATCH PARTIAL" if one.fk_matchtype == "p"),
             ("being deferred" if deferred && !DEFERRED.include?(one.contype)), ("NOT VALID" if one.skip_validation),
-            ("NULLS NOT DISTINCT" if one.nulls_not_distinct), ("INCLUDE" if one.including.any?), ("NO INHERIT" if one.is_no_inherit),
-            ("its storage options" if one.options.any? && one.contype != :CONSTR_IDENTITY), ("its tablespace" unless one.indexspace.empty?),
-            ("the index that it uses" unless one.indexname.empty?)
+            ("INCLUDE" if one.including.any? && !WRITTEN.include?(one.contype)), ("NO INHERIT" if one.is_no_inherit),
+            ("its storage options" if one.options.any? && ![*WRITTEN, :CONSTR_IDENTITY].include?(one.contype)),
+            ("its tablespace" unless one.indexspace.empty?), ("the index that it uses" unless one.indexname.empty?)
           ].compact
         end
 

@@ -32,7 +32,7 @@ module Basalt
         # @param names [Hash{String => String}] old ones with new ones
         def follow(draft, table_id, names)
           Tabling.checks(draft, table_id).each { |one| respell(draft, one, "expression", SELECT, names) }
-          Tabling.constraints(draft, table_id).each { |one| respell(draft, one, "as_written", IndexText::BEGINNING, names) }
+          Tabling.constraints(draft, table_id).each { |one| respell(draft, one, "as_written", AsWritten::BEGINNINGS[one["type"]], names) }
           Tabling.columns(draft, table_id).each do |one|
             respell(draft, one, "generated", SELECT, names) unless Numbering::WORDS.include?(one["generated"])
           end
@@ -60,6 +60,8 @@ module Basalt
               (yield last.string.sval)&.then { |now| last.string.sval = now } if last.node == :string
             when PgQuery::IndexElem
               (yield node.name)&.then { |now| node.name = now } unless node.name.empty?
+            when PgQuery::Constraint
+              [*node.keys, *node.including].each { |one| (yield one.string.sval)&.then { |now| one.string.sval = now } }
             end
           end
         end

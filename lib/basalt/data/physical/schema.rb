@@ -238,6 +238,8 @@ module Basalt
             set(table, "key_called", UsualName.said(one.conname, "key", table.name, []))
           when :CONSTR_UNIQUE
             unique(table, one, names || strings(one.keys))
+          when :CONSTR_EXCLUSION
+            exclusion(table, one)
           when :CONSTR_CHECK
             made = Tabling.check(@context, table, expression(one.raw_expr))
             set(made, "called", one.conname) unless one.conname.empty?
@@ -248,11 +250,21 @@ module Basalt
         end
 
         def unique(table, one, names)
-          made = Tabling.constrain(@context, table, "unique", names)
-          set(made, "called", UsualName.said(one.conname, "unique", table.name, names))
+          one.keys.replace(names.map { |name| PgQuery::Node.from_string(name) }) if one.keys.empty?
+          text = AsWritten.of_constraint("unique", one)
+          made = Tabling.constrain(@context, table, "unique", names, text)
+          set(made, "called", text ? said(one.conname) : UsualName.said(one.conname, "unique", table.name, names))
           set(made, "deferred", deferring(one))
         end
 
+        def exclusion(table, one)
+          text = AsWritten.of_constraint("exclusion", one)
+          made = Tabling.constrain(@context, table, "exclusion", AsWritten.columns("exclusion", text), text)
+          set(made, "called", said(one.conname))
+          set(made, "deferred", deferring(one))
+        end
+
+        def said(name) = name.empty? ? nil : name
         def deferring(one) = one.initdeferred ? "initially deferred" : ("deferrable" if one.deferrable)
 
         # At once where all that it speaks of is there, since that may be called otherwise later; else at the end of the script.
@@ -294,11 +306,11 @@ module Basalt
         def index(made)
           table = known(made.relation.relname) or return false
           lost(Extras.of_index(made))
-          text = IndexText.of(made)
-          names = text ? IndexText.columns(text) : made.index_params.map { |one| one.index_elem.name }
-          index = Tabling.constrain(@context, table, made.unique ? "unique index" : "index", names, text)
-          called = text ? made.idxname : UsualName.said(made.idxname, "index", table.name, names)
-          set(index, "called", called) unless called.to_s.empty?
+          text = AsWritten.of_index(made)
+          type = made.unique ? "unique index" : "index"
+          names = text ? AsWritten.columns(type, text) : made.index_params.map { |one| one.index_elem.name }
+          index = Tabling.constrain(@context, table, type, names, text)
+          set(index, "called", text ? said(made.idxname) : UsualName.said(made.idxname, "index", table.name, names))
           true
         end
 
@@ -342,6 +354,7 @@ module Basalt
         # A table or a column is called otherwise.
         def rename(made)
           table = known(made.relation&.relname.to_s) or return false
+          FirstNames.keep(@context.draft, table)
           case made.rename_type
           when :OBJECT_TABLE then set(table, "name", made.newname)
           when :OBJECT_COLUMN

@@ -6,6 +6,7 @@ module Basalt
       # SQL for PostgreSQL (ISO/IEC 9075-2 where it suffices) that makes the tables of a model, in
       # an order that loads: what is referred to comes first, and circles are closed afterwards.
       class Script
+        CONSTRAINTS = { "unique" => "UNIQUE", "exclusion" => "EXCLUDE" }.freeze
         INDEXES = { "index" => "CREATE INDEX", "unique index" => "CREATE UNIQUE INDEX" }.freeze
 
         # A statement, the id of the element that it is about, and for each of its lines the id of
@@ -114,8 +115,10 @@ module Basalt
         def constrained(one) = one.targets("column").map { |id| @set.element(id) }
 
         def uniques(table)
-          unique = Tabling.constraints(@set, table.id).select { |one| one["type"] == "unique" }
-          unique.map { |one| "#{named(one["called"])}UNIQUE (#{list(constrained(one))})#{deferred(one)}" }
+          said = Tabling.constraints(@set, table.id).select { |one| CONSTRAINTS.key?(one["type"]) }
+          said.map do |one|
+            "#{named(one["called"])}#{CONSTRAINTS.fetch(one["type"])} #{one["as_written"] || "(#{list(constrained(one))})"}#{deferred(one)}"
+          end
         end
 
         def checks(table)
