@@ -46,6 +46,7 @@ module Basalt
       CALLED = "[named <called:word>]"
       UNTHREAD = ->(context, said, _) { %w[thread as_derived].each { |fact| context.set(said[:table].id, fact, nil) } }
       UNCOLUMN = ->(context, said, other) { Tabling.withdraw(context, said, other) }
+      UNKEYED = ->(context, said, _) { Tabling.unplace(context, said) }
       UNCHECK = ->(context, said, _) { Tabling.uncheck(context, said) }
       TABLES = [
         Statements::Form.new(
@@ -56,7 +57,7 @@ module Basalt
         Statements::Form.new("<table:#{TABLE}> has <columns:columns>", late: true, retract: UNCOLUMN) do |context, said|
           Tabling.add(context, said)
         end,
-        Statements::Form.new("<table:#{TABLE}> is keyed by <names:names>", late: true, retract: ->(*) {}) do |context, said|
+        Statements::Form.new("<table:#{TABLE}> is keyed by <names:names>", late: true, retract: UNKEYED) do |context, said|
           Tabling.key(context, said[:table], said[:names].map(&:to_str))
         end,
         Statements::Form.new(

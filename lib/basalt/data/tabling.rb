@@ -18,6 +18,11 @@ module Basalt
       def references(set, table_id) = set.relations_of(table_id, "reference").select { |one| one.target("from") == table_id }
       def constraints(set, table_id) = set.relations_of(table_id, "constraint")
       def minimums(set, table_id) = set.relations_of(table_id, "minimum").select { |one| one.target("table") == table_id }
+
+      # @return [Array<Model::Element>] the columns of the key, in its order: theirs in the table unless another is said
+      def key_columns(set, table_id) =
+        columns(set, table_id).select { |one| one["key"] }.sort_by.with_index(1) { |one, index| [one["key_place"] || index, index] }
+
       def column(set, table_id, name) = columns(set, table_id).find { |one| one.name == name }
 
       # @param said [Hash] +table+ and +columns+
@@ -52,7 +57,7 @@ module Basalt
       def refer(context, table, names, target, keys = nil)
         columns = names.map { |name| column!(context.draft, table, name) }
         to =
-          keys ? keys.map { |name| column!(context.draft, target, name) } : columns(context.draft, target.id).select { |one| one["key"] }
+          keys ? keys.map { |name| column!(context.draft, target, name) } : key_columns(context.draft, target.id)
         known =
           references(context.draft, table.id).find { |one| one.targets("column") == columns.map(&:id) && one.target("to") == target.id }
         return known if known
@@ -97,8 +102,18 @@ module Basalt
 
       def key(context, table, names)
         wanted = names.map { |name| column!(context.draft, table, name).id }
-        columns(context.draft, table.id).each { |one| context.set(one.id, "key", wanted.include?(one.id) ? true : nil) }
+        columns = columns(context.draft, table.id)
+        columns.each { |one| context.set(one.id, "key", wanted.include?(one.id) ? true : nil) }
+        place(context, columns, wanted)
       end
+
+      # The order of a key is said where it is not that of the columns.
+      def place(context, columns, wanted)
+        usual = columns.map(&:id) & wanted == wanted
+        columns.each { |one| context.set(one.id, "key_place", usual ? nil : wanted.index(one.id)&.succ) }
+      end
+
+      def unplace(context, said) = place(context, columns(context.draft, said[:table].id), [])
 
       def check(context, table, expression)
         checks(context.draft, table.id).find { |one| one["expression"] == expression } ||
@@ -180,6 +195,7 @@ module Basalt
         columns = columns(unparser.set, table.id)
         [
           *unparser.say_list([unparser.thing(table.id), "has"], columns.map { |one| words(unparser, one) }),
+          *tell_key(unparser, table, key_columns(unparser.set, table.id)),
           *(unparser.say(unparser.thing(table.id), "comes", *Threads.words(unparser, table)) if table["thread"]),
           *checks(unparser.set, table.id).map do |one|
             unparser.say(
@@ -191,6 +207,12 @@ module Basalt
             )
           end
         ]
+      end
+
+      def tell_key(unparser, table, key)
+        return [] if key == columns(unparser.set, table.id).select { |one| one["key"] }
+
+        [unparser.say(unparser.thing(table.id), "is keyed by", *names(unparser, key))]
       end
 
       def words(unparser, column)
@@ -209,7 +231,7 @@ module Basalt
         from, to =
           reference.targets("column").map { |id| unparser.set.element(id) },
           reference.targets("key").map { |id| unparser.set.element(id) }
-        key = columns(unparser.set, reference.target("to")).select { |one| one["key"] }
+        key = key_columns(unparser.set, reference.target("to"))
         if from.empty?
           return [unparser.say(unparser.thing(reference.target("from")), "refers to", unparser.thing(reference.target("to")))]
         end

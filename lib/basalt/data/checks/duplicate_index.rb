@@ -25,7 +25,7 @@ module Basalt
           columns = one.targets("column")
           return written_twice?(table, one) if one["as_written"]
 
-          key = Tabling.columns(set, table.id).select { |column| column["key"] }.map(&:id)
+          key = Tabling.key_columns(set, table.id).map(&:id)
           others =
             Tabling
               .constraints(set, table.id)

@@ -286,11 +286,8 @@ module Basalt
         def gone(table) = raise(Mistake, "#{table.name} was dropped")
 
         def key(table, names)
-          names.each do |name|
-            column = Tabling.column!(@context.draft, table, name)
-            set(column, "key", true)
-            set(column, "required", true)
-          end
+          Tabling.key(@context, table, names)
+          names.each { |name| set(Tabling.column!(@context.draft, table, name), "required", true) }
         end
 
         def reference(table, one, names)

@@ -107,7 +107,7 @@ module Basalt
         def named(name) = name ? "CONSTRAINT #{SQLName.quote(name)} " : ""
 
         def key(table)
-          key = columns(table).select { |column| column["key"] }
+          key = Tabling.key_columns(@set, table.id)
           key.empty? ? [] : ["#{named(table["key_called"])}PRIMARY KEY (#{list(key)})"]
         end
 
