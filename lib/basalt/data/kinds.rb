@@ -102,6 +102,9 @@ module Basalt
 
       # The name that a constraint or an index has in the database, where it is not the usual one.
       CALLED = field("called", :text, label: "name")
+      # Whether rows that were there before were looked at, and whether tables that inherit are held to it.
+      VALIDITY = field("validity", :choice, choices: ["not valid"])
+      INHERITANCE = field("inheritance", :choice, choices: ["no inherit"])
       DEFERRED = field("deferred", :choice, choices: DEFERRING, label: "deferred")
 
       LOGICAL = [
@@ -147,6 +150,7 @@ module Basalt
             field("updating", :choice, choices: ACTIONS, label: "on update"),
             flag("full", "match full"),
             DEFERRED,
+            VALIDITY,
             CALLED,
             *THREAD
           ]
@@ -189,7 +193,7 @@ module Basalt
           plural: "checks",
           named: false,
           owner: ["table"],
-          fields: [field("expression", :text), CALLED, *THREAD]
+          fields: [field("expression", :text), INHERITANCE, VALIDITY, CALLED, *THREAD]
         ),
         Model::Kind.new(
           name: Logical::Conventions::KIND,

@@ -62,7 +62,7 @@ module Basalt
         end,
         Statements::Form.new(
           "<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:referring>] " \
-          "[updating <updating:referring>] [matching <full:full>] [<deferred:deferring>] #{CALLED} #{THREAD}",
+          "[updating <updating:referring>] [matching <full:full>] [<deferred:deferring>] [<validity:validity>] #{CALLED} #{THREAD}",
           late: true
         ) { |context, said| Tabling.say_reference(context, said) },
         *Tabling::CONSTRAINING.flat_map do |type, words|
@@ -78,7 +78,7 @@ module Basalt
           late: true
         ) { |context, said| Tabling.say_minimum(context, said) },
         Statements::Form.new(
-          "<table:#{TABLE}> checks <expression:word> #{CALLED} #{THREAD}",
+          "<table:#{TABLE}> checks <expression:word> [<inheritance:inheritance>] [<validity:validity>] #{CALLED} #{THREAD}",
           late: true,
           retract: UNCHECK
         ) { |context, said| Tabling.say_check(context, said) }
@@ -89,6 +89,8 @@ module Basalt
         names: NamesSlot.new,
         referring: Statements::ChoiceSlot.new(Kinds::ACTIONS),
         deferring: Statements::ChoiceSlot.new(Kinds::DEFERRING),
+        inheritance: Statements::ChoiceSlot.new(Kinds::INHERITANCE.choices),
+        validity: Statements::ChoiceSlot.new(Kinds::VALIDITY.choices),
         full: Statements::ChoiceSlot.new(%w[full]),
         strategy: Statements::ChoiceSlot.new(Logical::SpecialisationMapping::STRATEGIES),
         cardinality: CardinalitySlot.new,

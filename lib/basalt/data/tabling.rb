@@ -5,6 +5,8 @@ module Basalt
     # Tables as sentences: their columns, what refers to what, what is unique, indexed, checked.
     module Tabling
       FLAGS = { "key" => "key", "required" => "required" }.freeze
+      # How a constraint stands: facts that are said by their words alone.
+      STANDING = %w[deferred inheritance validity].freeze
       CONSTRAINING = {
         "unique" => "is unique", "index" => "is indexed", "unique index" => "is uniquely indexed", "exclusion" => "is exclusive"
       }.freeze
@@ -156,12 +158,12 @@ module Basalt
 
       # @return [Model::Element] with the name that it has in the database, and when it is looked at, where that is said
       def called(context, element, said)
-        %i[called deferred].each { |fact| context.set(element.id, fact.to_s, said[fact]) if said[fact] }
+        [:called, *STANDING.map(&:to_sym)].each { |fact| context.set(element.id, fact.to_s, said[fact]) if said[fact] }
         context.draft.element(element.id)
       end
 
       def naming(unparser, element) =
-        [*element["deferred"], *(element["called"] ? ["named", unparser.word(element["called"])] : [])]
+        [*STANDING.filter_map { |fact| element[fact] }, *(element["called"] ? ["named", unparser.word(element["called"])] : [])]
 
       def uncheck(context, said)
         checks(context.draft, said[:table].id)

@@ -63,6 +63,8 @@ class ScriptsOfSqlTest < Minitest::Test
     DROP TABLE gone;
     DROP TABLE IF EXISTS never;
     ALTER TABLE bad RENAME TO better;
+    ALTER TABLE a ADD CONSTRAINT old CHECK (id > 1) NOT VALID, ADD CONSTRAINT looked_at CHECK (id > 2) NOT VALID;
+    ALTER TABLE a VALIDATE CONSTRAINT looked_at;
     GRANT SELECT ON public.a TO somebody;
     -- end; of it
     \unrestrict abc
@@ -83,6 +85,7 @@ class ScriptsOfSqlTest < Minitest::Test
     referring = draft.of_kind("reference").map { |one| one.facts.values_at("deleting", "updating", "deferred", "called") }
     assert_equal [["set null", "cascade", "deferrable", "to_a"]], referring
     assert_equal(%w[b_c_key b_a b_lower], draft.of_kind("constraint").map { |one| one["called"] })
+    assert_equal(["not valid", nil], draft.of_kind("check").map { |one| one["validity"] })
     written = draft.of_kind("constraint").filter_map { |one| one["as_written"] }
     assert_equal ["USING btree (a_id DESC)", "USING btree (lower(cc::text))"], written
     assert_equal ["1 owner", "1 right given or taken", "1 row of data", "1 statement with data", "2 settings"], left.sort

@@ -24,6 +24,7 @@ module Basalt
           when :AT_ColumnDefault then set(command.name, "default", command.def && PostgresParser.deparse_expr(command.def))
           when :AT_SetNotNull then set(command.name, "required", true)
           when :AT_DropNotNull then set(command.name, "required", nil)
+          when :AT_ValidateConstraint then validate(command.name)
           when :AT_AddIdentity then @schema.make_identity(@table, column(command.name), command.def.constraint)
           when :AT_AlterColumnType then set(command.name, "type", TypeName.of(command.def.column_def.type_name).first)
           else return false
@@ -35,6 +36,13 @@ module Basalt
 
         def column(name) = Tabling.column!(@context.draft, @table, name)
         def set(name, fact, value) = @context.set(column(name).id, fact, value)
+
+        def validate(name)
+          made = Tabling.checks(@context.draft, @table.id) + Tabling.references(@context.draft, @table.id)
+          known = made.find { |one| one["called"] == name } or raise Mistake, "#{@table.name} has no constraint #{name}"
+
+          @context.set(known.id, "validity", nil)
+        end
 
         def drop(command)
           known = Tabling.column(@context.draft, @table.id, command.name)

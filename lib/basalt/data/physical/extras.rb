@@ -39,8 +39,8 @@ module Basalt
           deferred = one.deferrable || one.initdeferred
           [
             ("the columns that deleting sets" if one.fk_del_set_cols.any?), ("MATCH PARTIAL" if one.fk_matchtype == "p"),
-            ("being deferred" if deferred && !DEFERRED.include?(one.contype)), ("NOT VALID" if one.skip_validation),
-            ("INCLUDE" if one.including.any? && !WRITTEN.include?(one.contype)), ("NO INHERIT" if one.is_no_inherit),
+            ("being deferred" if deferred && !DEFERRED.include?(one.contype)),
+            ("INCLUDE" if one.including.any? && !WRITTEN.include?(one.contype)),
             ("its storage options" if one.options.any? && ![*WRITTEN, :CONSTR_IDENTITY].include?(one.contype)),
             ("its tablespace" unless one.indexspace.empty?), ("the index that it uses" unless one.indexname.empty?)
           ].compact

@@ -159,6 +159,8 @@ module Basalt
           lost(Extras.of_table(made))
           table = table(made.relation.relname)
           made.table_elts.each do |element|
+            # A table that is only just made has no rows that could break it.
+            element.constraint.skip_validation = false if element.node == :constraint
             element.node == :column_def ? column(table, element.column_def) : constraint(table, element.constraint)
           end
           @context.show(table)
@@ -242,7 +244,8 @@ module Basalt
             exclusion(table, one)
           when :CONSTR_CHECK
             made = Tabling.check(@context, table, expression(one.raw_expr))
-            set(made, "called", one.conname) unless one.conname.empty?
+            { "called" => said(one.conname), "inheritance" => ("no inherit" if one.is_no_inherit), "validity" => validity(one) }
+              .each { |fact, value| set(made, fact, value) if value }
           when :CONSTR_FOREIGN
             refer(table, one, names || strings(one.fk_attrs))
           else keep("this constraint is not modelled")
@@ -264,6 +267,7 @@ module Basalt
           set(made, "deferred", deferring(one))
         end
 
+        def validity(one) = one.skip_validation ? "not valid" : nil
         def said(name) = name.empty? ? nil : name
         def deferring(one) = one.initdeferred ? "initially deferred" : ("deferrable" if one.deferrable)
 
@@ -296,7 +300,7 @@ module Basalt
           keys = strings(one.pk_attrs)
           made = Tabling.refer(@context, table, names, target, keys.empty? ? nil : keys)
           { "deleting" => ACTIONS[one.fk_del_action], "updating" => ACTIONS[one.fk_upd_action], "full" => one.fk_matchtype == "f",
-            "deferred" => deferring(one) }.each { |fact, value| set(made, fact, value) if value }
+            "deferred" => deferring(one), "validity" => validity(one) }.each { |fact, value| set(made, fact, value) if value }
           set(made, "called", UsualName.said(one.conname, "reference", table.name, names))
         end
 

@@ -122,16 +122,24 @@ module Basalt
         end
 
         def checks(table)
-          said = Tabling.checks(@set, table.id).select { |one| one["expression"] }
-          said.map { |one| "#{named(one["called"])}CHECK (#{one["expression"]})" }
+          now, later = Tabling.checks(@set, table.id).select { |one| one["expression"] }.partition { |one| one["validity"].nil? }
+          @later += later.map { |one| added(table, one, check(one)) }
+          now.map { |one| check(one) }
+        end
+
+        def check(one) = "#{named(one["called"])}CHECK (#{one["expression"]})#{" NO INHERIT" if one["inheritance"]}"
+
+        # What is not made with its table: in an ALTER TABLE of its own alone rows may stay unlooked at.
+        def added(table, one, text)
+          Statement.new(text: "ALTER TABLE #{name(table.id)} ADD #{text}#{" NOT VALID" if one["validity"]};", element_id: one.id)
         end
 
         def foreign_keys(table, made)
-          now, later = references(table).partition { |one| made.include?(one.target("to")) && keyed?(one) }
+          now, later = references(table).partition { |one| made.include?(one.target("to")) && keyed?(one) && one["validity"].nil? }
           @later +=
             later
               .select { |one| @names.key?(one.target("to")) }
-              .map { |one| Statement.new(text: "ALTER TABLE #{name(table.id)} ADD #{foreign_key(one)};", element_id: one.id) }
+              .map { |one| added(table, one, foreign_key(one)) }
           now.map { |one| foreign_key(one) }
         end
 
