@@ -110,12 +110,13 @@ class DataTest < Minitest::Test
     File.write(
       path,
       "CREATE TABLE parts (part_id bigint PRIMARY KEY, price real);\nCREATE TABLE stock (part_id bigint REFERENCES parts, held int, " \
-      "PRIMARY KEY (part_id));\nGRANT SELECT ON parts TO PUBLIC;"
+      "PRIMARY KEY (part_id));\nGRANT SELECT ON parts TO PUBLIC;\nCREATE DOMAIN litres AS int;"
     )
     attach_file "schema", path
     click_button "Read the schema"
     assert_text "2 tables taken"
-    assert_text "GRANT SELECT ON parts TO PUBLIC"
+    assert_text "CREATE DOMAIN litres AS int"
+    assert_text "1 right given or taken"
     assert_accessible "a schema brought in"
     find("main").click_link "old stock"
     assert_css ".finding", text: "parts.price keeps money as real"
