@@ -71,7 +71,7 @@ class JourneysPagesTest < Minitest::Test
     assert_equal(%w[Desk Book Pager], set.of_kind("participant").map(&:name))
     send_act("journey-interaction/#{journey.id}")
     talk = set.sheet_list.last
-    assert_equal ["sequence", "Report (2)"], [talk.notation_name, talk.name]
+    assert_equal ["sequence", "Report 2"], [talk.notation_name, talk.name]
     assert_includes Basalt::Statements::Unparser.new(set).sheet(talk.id).join("\n"), "App asks Desk: report it"
     send_act("journey-declared/#{id("Book")}", states: "open, full ending as open, full")
     send_act("journey-declared/#{id("Book")}", asked: "site and day; street")
