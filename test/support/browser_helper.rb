@@ -57,6 +57,12 @@ module BrowserHelper
   Capybara.default_max_wait_time = 12
   Capybara.enable_aria_label = true
 
+  # @return [String] where a file is that the browser was told to load; it is empty there before it is whole
+  def downloaded(name)
+    path = File.join(DOWNLOADS, name)
+    page.document.synchronize(15, errors: [Errno::ENOENT, EOFError]) { File.size(path).positive? ? path : raise(EOFError, path) }
+  end
+
   def setup
     super
     SERVED.renew
