@@ -27,6 +27,7 @@ module Basalt
         rules.singular(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)ves\z/i, '\1f')
         rules.singular(/\b(kni|wi|li|midwi|housewi)ves\z/i, '\1fe')
         rules.singular(/(house|base|case|phase|lease|clause|cause|course|purchase|response|licence|expense)s\z/i, '\1')
+        rules.singular(/(spouse|excuse|pause|fuse|reuse|(?<![[:alpha:]])use)s\z/i, '\1')
         {
           "safe" => "safes",
           "gas" => "gases",
