@@ -129,7 +129,7 @@ module Basalt
             field("type", :text),
             flag("key"),
             flag("required"),
-            field("key_place", :integer, label: "place in the key", range: 1..1600),
+            field("key_place", :integer, internal: true, range: 1..1600),
             field("default", :text),
             field("generated", :text),
             *THREAD,
