@@ -80,7 +80,8 @@ module Web
               kept = read.into(draft, sheet_id: made)
             end
             project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
-            taken = { "table" => 0 }.merge(project.set.things_on(made).map(&:kind).tally)
+            kinds = { "table" => 0 }.merge(project.set.things_on(made).map(&:kind).tally)
+            taken = kinds.map { |kind, count| Basalt::English.count(count, kind) }
             erb(:schema, locals: { project:, sheet: project.set.sheets[made], kept:, left: read.left_out, taken: })
           end
         end
