@@ -82,6 +82,7 @@ class BriefTest < Minitest::Test
       "Order fitting gives fitting order to Fitter",
       "Fitter gives fitting report to Bill move"
     ].each { |line| say line }
+    settled
     assert_css "#findings .finding-title", text: "carry different flows"
     find("#findings .finding", text: "carry different flows").click_button("Add what lacks")
     assert_no_css "#findings .finding-title", text: "carry different flows"
