@@ -115,6 +115,13 @@ class ScriptsOfSqlTest < Minitest::Test
     }.each { |sql, words| assert_match words, assert_raises(Mistake, sql) { taken(sql) }.message }
   end
 
+  def test_an_index_that_is_there_twice_is_told
+    draft, kept, = taken("CREATE TABLE a (x int, UNIQUE (x), UNIQUE (x));\nCREATE INDEX i ON a (x);\nCREATE INDEX j ON a (x);")
+    assert_equal([nil, "i"], draft.of_kind("constraint").map { |one| one["called"] })
+    assert_equal [1, 3], kept.map(&:line)
+    assert_equal "CREATE INDEX j ON a (x): a has one that says the same already", kept.last.told
+  end
+
   def test_expressions_follow_columns_that_are_renamed
     draft, = taken("CREATE TABLE a (x int, y int GENERATED ALWAYS AS (x + 1) STORED, CHECK (x > 1 OR 'x' = a.x::text));\n" \
                    "CREATE INDEX ON a (x) INCLUDE (y) WHERE lower(x::text) > 'x';")

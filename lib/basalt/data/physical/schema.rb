@@ -255,14 +255,26 @@ module Basalt
         def unique(table, one, names)
           one.keys.replace(names.map { |name| PgQuery::Node.from_string(name) }) if one.keys.empty?
           text = AsWritten.of_constraint("unique", one)
-          made = Tabling.constrain(@context, table, "unique", names, text)
+          made = constrain(table, "unique", names, text) or return
           set(made, "called", text ? said(one.conname) : UsualName.said(one.conname, "unique", table.name, names))
           set(made, "deferred", deferring(one))
         end
 
+        # Two that say the same are one in the model; the second is told.
+        #
+        # @return [Model::Element, nil]
+        def constrain(table, type, names, text)
+          before = Tabling.constraints(@context.draft, table.id).map(&:id)
+          made = Tabling.constrain(@context, table, type, names, text)
+          return made unless before.include?(made.id)
+
+          keep("#{table.name} has one that says the same already")
+          nil
+        end
+
         def exclusion(table, one)
           text = AsWritten.of_constraint("exclusion", one)
-          made = Tabling.constrain(@context, table, "exclusion", AsWritten.columns("exclusion", text), text)
+          made = constrain(table, "exclusion", AsWritten.columns("exclusion", text), text) or return
           set(made, "called", said(one.conname))
           set(made, "deferred", deferring(one))
         end
@@ -310,7 +322,7 @@ module Basalt
           text = AsWritten.of_index(made)
           type = made.unique ? "unique index" : "index"
           names = text ? AsWritten.columns(type, text) : made.index_params.map { |one| one.index_elem.name }
-          index = Tabling.constrain(@context, table, type, names, text)
+          index = constrain(table, type, names, text) or return true
           set(index, "called", text ? said(made.idxname) : UsualName.said(made.idxname, "index", table.name, names))
           true
         end
