@@ -116,10 +116,17 @@ class ScriptsOfSqlTest < Minitest::Test
   end
 
   def test_an_index_that_is_there_twice_is_told
-    draft, kept, = taken("CREATE TABLE a (x int, UNIQUE (x), UNIQUE (x));\nCREATE INDEX i ON a (x);\nCREATE INDEX j ON a (x);")
+    draft, kept, = taken(<<~SQL)
+      CREATE TABLE a (x int, UNIQUE (x), UNIQUE (x));
+      CREATE INDEX i ON a (x);
+      CREATE INDEX j ON a (x);
+      CREATE TABLE b (x int REFERENCES a (x) ON DELETE CASCADE);
+      ALTER TABLE b ADD CONSTRAINT k FOREIGN KEY (x) REFERENCES a (x);
+    SQL
     assert_equal([nil, "i"], draft.of_kind("constraint").map { |one| one["called"] })
-    assert_equal [1, 3], kept.map(&:line)
-    assert_equal "CREATE INDEX j ON a (x): a has one that says the same already", kept.last.told
+    assert_equal(["cascade"], draft.of_kind("reference").map { |one| one["deleting"] })
+    assert_equal [1, 3, 5], kept.map(&:line)
+    assert_equal "CREATE INDEX j ON a (x): a has one that says the same already", kept[1].told
   end
 
   def test_expressions_follow_columns_that_are_renamed

@@ -264,9 +264,12 @@ module Basalt
         #
         # @return [Model::Element, nil]
         def constrain(table, type, names, text)
-          before = Tabling.constraints(@context.draft, table.id).map(&:id)
-          made = Tabling.constrain(@context, table, type, names, text)
-          return made unless before.include?(made.id)
+          once(table, Tabling.constraints(@context.draft, table.id)) { Tabling.constrain(@context, table, type, names, text) }
+        end
+
+        def once(table, before)
+          made = yield
+          return made if before.none? { |one| one.id == made.id }
 
           keep("#{table.name} has one that says the same already")
           nil
@@ -310,7 +313,8 @@ module Basalt
           target = known(one.pktable.relname) or
             raise Mistake, "#{table.name} refers to #{one.pktable.relname}, which the script does not make"
           keys = strings(one.pk_attrs)
-          made = Tabling.refer(@context, table, names, target, keys.empty? ? nil : keys)
+          before = Tabling.references(@context.draft, table.id)
+          made = once(table, before) { Tabling.refer(@context, table, names, target, keys.empty? ? nil : keys) } or return
           { "deleting" => ACTIONS[one.fk_del_action], "updating" => ACTIONS[one.fk_upd_action], "full" => one.fk_matchtype == "f",
             "deferred" => deferring(one), "validity" => validity(one) }.each { |fact, value| set(made, fact, value) if value }
           set(made, "called", UsualName.said(one.conname, "reference", table.name, names))
