@@ -300,8 +300,9 @@ export class Grid {
   }
 
   field(head, first) {
-    const input = document.createElement("input");
-    Object.assign(input, { value: first ?? this.before, maxLength: 2000, autocomplete: "off", spellcheck: false });
+    const lines = head.dataset.type === "lines";
+    const input = document.createElement(lines ? "textarea" : "input");
+    Object.assign(input, { value: first ?? this.before, maxLength: lines ? 200000 : 2000, autocomplete: "off", spellcheck: false });
     if (head.dataset.type === "reference") this.complete(input, head.dataset.key);
     if (head.dataset.choices) this.offer(input, head.dataset.choices.split("|"));
     return input;

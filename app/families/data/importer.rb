@@ -14,11 +14,14 @@ module Web
         # @return [CommandLine::Import::Told]
         def into(draft, bytes, sheet_id:)
           schema = Basalt::Data::Physical::Schema.new(bytes)
-          kept = schema.into(draft, sheet_id:)
+          kept, missing = schema.into(draft, sheet_id:).partition(&:kept)
           taken = "#{Basalt::English.count(draft.of_kind("table").length, "table")} taken, " \
-                  "#{Basalt::English.count(kept.length, "statement")} not modelled, or in part"
+                  "#{Basalt::English.count(kept.length, "statement")} kept as SQL, #{missing.length} not taken, or not as a whole"
           left = schema.left_out.empty? ? [] : ["left out: #{Basalt::English.list(schema.left_out)}"]
-          CommandLine::Import::Told.new([*kept.map { |one| "line #{one.line}: not modelled: #{one.told}" }, *left, taken], kept.empty?)
+          told = { "kept as SQL" => kept, "not taken" => missing }.flat_map do |words, list|
+            list.map { |one| "line #{one.line}: #{words}: #{one.told}" }
+          end
+          CommandLine::Import::Told.new([*told, *left, taken], missing.empty?)
         end
       end
     end

@@ -5,6 +5,8 @@ module Web
     module Data
       # Proves on the real server that it takes the tables of a sheet.
       module ProofWork
+        MADE = ["table", "view", Basalt::Data::Physical::Kinds::OBJECT].freeze
+
         module_function
 
         # @param task [Store::Task] with the +sheet_id+
@@ -19,7 +21,7 @@ module Web
 
         # @return [Basalt::Data::Physical::Script] of what stands on the sheet
         def script(set, sheet_id) =
-          Basalt::Data::Physical::Script.new(set, set.things_on(sheet_id).select { |thing| %w[table view].include?(thing.kind) })
+          Basalt::Data::Physical::Script.new(set, set.things_on(sheet_id).select { |thing| MADE.include?(thing.kind) })
       end
     end
   end

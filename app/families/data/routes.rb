@@ -74,15 +74,14 @@ module Web
 
           name = upload.stem.tr("_", " ")
           with_project do |project|
-            kept = made = nil
+            told = made = nil
             project.act(said: "brought in the schema #{name}", by: person) do |draft|
               made = Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), name, "tables")
-              kept = read.into(draft, sheet_id: made)
+              told = read.into(draft, sheet_id: made)
             end
             project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
-            kinds = { "table" => 0 }.merge(project.set.things_on(made).map(&:kind).tally)
-            taken = kinds.map { |kind, count| Basalt::English.count(count, kind) }
-            erb(:schema, locals: { project:, sheet: project.set.sheets[made], kept:, left: read.left_out, taken: })
+            sheet = project.set.sheets[made]
+            erb(:schema, locals: { project:, sheet:, schema: Presenters::SchemaPage.new(project.set, sheet, told, read.left_out) })
           end
         end
 

@@ -112,6 +112,8 @@ module Web
           chosen(fact, @element[fact.name] ? "yes" : "", [["", "no"], %w[yes yes]])
         when :choice
           chosen(fact, @element[fact.name], [*(needed?(fact) ? [] : [["", ""]]), *fact.choices.map { |choice| [choice, choice] }])
+        when :lines
+          Field.written("fact-#{fact.name}", fact.title, @element[fact.name], rest, { fact: fact.name })
         else
           typed(fact.name, fact.title, @element[fact.name])
         end

@@ -74,7 +74,7 @@ module Basalt
         value = matcher.token(at + text[1].split.length)
         return matcher.expect(at + text[1].split.length, "a name or a text in double quotes") unless value && (value.quoted? || value.word?)
 
-        found = text[0] == "thread" ? Threads.thread(matcher.context.draft, value.text) : value.text
+        found = text[0] == "thread" ? Threads.thread(matcher.context.draft, value.text) : Statements::LinesSlot.read(value.text)
         [{ text[0] => found }, at + text[1].split.length + 1]
       end
 

@@ -100,6 +100,9 @@ module Basalt
       # +thread+ says what something was derived from, +as_derived+ how it was derived.
       THREAD = [field("thread", :text, internal: true, own: true), field("as_derived", :text, internal: true, own: true)].freeze
 
+      # What is shown only where it is said.
+      SELDOM = [].freeze
+
       # The name that a constraint or an index has in the database, where it is not the usual one.
       CALLED = field("called", :text, label: "name")
       # Whether rows that were there before were looked at, and whether tables that inherit are held to it.
@@ -118,7 +121,11 @@ module Basalt
             *THREAD,
             field("why", :text, internal: true),
             field("key_called", :text, label: "name of its key"),
-            field("meaning", :text)
+            field("key_written", :text, label: "rest of its key", on: SELDOM),
+            field("unlogged", :flag, on: SELDOM),
+            field("stored", :text, label: "storage", on: SELDOM),
+            field("partitioned", :text, label: "partitioned by", on: SELDOM),
+            field("meaning", :lines)
           ]
         ),
         Model::Kind.new(
@@ -130,10 +137,12 @@ module Basalt
             flag("key"),
             flag("required"),
             field("key_place", :integer, internal: true, range: 1..1600),
-            field("default", :text),
-            field("generated", :text),
+            field("default", :lines),
+            field("generated", :lines),
+            field("sequence", :text, label: "its sequence", on: SELDOM),
+            field("numbering", :text, label: "options of its sequence", on: SELDOM),
             *THREAD,
-            field("meaning", :text)
+            field("meaning", :lines)
           ]
         ),
         Model::Kind.new(
@@ -143,7 +152,8 @@ module Basalt
             "from" => ["table"],
             "to" => ["table"],
             "column" => ["column"],
-            "key" => ["column"]
+            "key" => ["column"],
+            "emptied" => ["column"]
           },
           fields: [
             field("deleting", :choice, choices: ACTIONS, label: "on delete"),
@@ -164,7 +174,7 @@ module Basalt
           },
           fields: [
             field("type", :choice, choices: ["unique", "index", "unique index", "exclusion"]),
-            field("as_written", :text, label: "as written"),
+            field("as_written", :lines, label: "as written"),
             DEFERRED,
             CALLED,
             *THREAD
@@ -186,14 +196,23 @@ module Basalt
           nouns: {
             "view" => {}
           },
-          fields: [field("query", :text), field("why", :text, internal: true), field("meaning", :text), *THREAD]
+          fields: [
+            field("query", :lines),
+            flag("materialised"),
+            field("heading", :text, label: "columns and options", on: SELDOM),
+            field("ending", :text, label: "what follows its query", on: SELDOM),
+            field("why", :text, internal: true),
+            field("meaning", :lines),
+            *THREAD
+          ]
         ),
+        *Physical::Kinds::ALL,
         Model::Kind.new(
           name: "check",
           plural: "checks",
           named: false,
           owner: ["table"],
-          fields: [field("expression", :text), INHERITANCE, VALIDITY, CALLED, *THREAD]
+          fields: [field("expression", :lines), INHERITANCE, VALIDITY, CALLED, *THREAD]
         ),
         Model::Kind.new(
           name: Logical::Conventions::KIND,

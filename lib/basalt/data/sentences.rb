@@ -61,12 +61,13 @@ module Basalt
           Tabling.key(context, said[:table], said[:names].map(&:to_str))
         end,
         Statements::Form.new(
-          "<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] [deleting <deleting:referring>] " \
-          "[updating <updating:referring>] [matching <full:full>] [<deferred:deferring>] [<validity:validity>] #{CALLED} #{THREAD}",
+          "<table:#{TABLE}> refers to <other:#{TABLE}> [by <names:names>] [at <keys:names>] " \
+          "[deleting <deleting:referring> [of <emptied:names>]] [updating <updating:referring>] [matching <full:full>] " \
+          "[<deferred:deferring>] [<validity:validity>] #{CALLED} #{THREAD}",
           late: true
         ) { |context, said| Tabling.say_reference(context, said) },
         *Tabling::CONSTRAINING.flat_map do |type, words|
-          [*("by <names:names>" unless type == "exclusion"), "as <as_written:word>"].map do |what|
+          [*("by <names:names>" unless type == "exclusion"), "as <as_written:lines>"].map do |what|
             deferred = " [<deferred:deferring>]" unless Physical::Script::INDEXES.key?(type)
             Statements::Form.new("<table:#{TABLE}> #{words} #{what}#{deferred} #{CALLED} #{THREAD}", late: true) do |context, said|
               Tabling.say_written(context, said, type)
@@ -78,10 +79,11 @@ module Basalt
           late: true
         ) { |context, said| Tabling.say_minimum(context, said) },
         Statements::Form.new(
-          "<table:#{TABLE}> checks <expression:word> [<inheritance:inheritance>] [<validity:validity>] #{CALLED} #{THREAD}",
+          "<table:#{TABLE}> checks <expression:lines> [<inheritance:inheritance>] [<validity:validity>] #{CALLED} #{THREAD}",
           late: true,
           retract: UNCHECK
-        ) { |context, said| Tabling.say_check(context, said) }
+        ) { |context, said| Tabling.say_check(context, said) },
+        *Physical::Sentences::FORMS
       ].freeze
 
       SLOTS = {
@@ -92,6 +94,8 @@ module Basalt
         inheritance: Statements::ChoiceSlot.new(Kinds::INHERITANCE.choices),
         validity: Statements::ChoiceSlot.new(Kinds::VALIDITY.choices),
         full: Statements::ChoiceSlot.new(%w[full]),
+        values: NamesSlot.new,
+        afterwards: Statements::ChoiceSlot.new(%w[afterwards]),
         strategy: Statements::ChoiceSlot.new(Logical::SpecialisationMapping::STRATEGIES),
         cardinality: CardinalitySlot.new,
         attributes: AttributesSlot.new,
@@ -109,7 +113,8 @@ module Basalt
         "dependence" => ->(_teller, _element) { [] },
         "reference" => ->(unparser, element) { Tabling.tell_reference(unparser, element) },
         "constraint" => ->(unparser, element) { Tabling.tell_constraint(unparser, element) },
-        "minimum" => ->(unparser, element) { Tabling.tell_minimum(unparser, element) }
+        "minimum" => ->(unparser, element) { Tabling.tell_minimum(unparser, element) },
+        "inheritance" => ->(unparser, element) { Physical::Sentences.tell_inheritance(unparser, element) }
       }.freeze
 
       def self.quality(...) = Statements::Quality.new(...)
@@ -129,10 +134,11 @@ module Basalt
         quality("relationship", "confirmed <confirmed:word>"),
         quality("relationship", "disputed <disputed:word>"),
         quality("entity", "kinds kept <strategy:strategy>"),
-        quality("view", "query <query:word>"),
+        quality("view", "query <query:lines>"),
+        *Physical::Sentences::QUALITIES,
         quality("table", "key named <key_called:word>"),
         quality(%w[table view], "because <why:word>"),
-        quality(%w[table view], "meaning <meaning:word>"),
+        quality(%w[table view], "meaning <meaning:lines>"),
         *Logical::Conventions::CHOICES.keys.map { |name| quality(Logical::Conventions::KIND, "#{name} <#{name}:by_#{name}>") },
         *Logical::Conventions::PATTERNS.keys.map { |name| Conventional.pattern(name) },
         quality(Logical::Conventions::KIND, "prefix <prefix:word>"),

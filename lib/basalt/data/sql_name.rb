@@ -113,6 +113,26 @@ module Basalt
       def reserved?(name) = RESERVED.include?(name.downcase)
       def bare?(name) = name.match?(/\A[a-z_][a-z0-9_$]*\z/) && !reserved?(name)
       def quote(name) = bare?(name) ? name : "\"#{name.gsub('"', '""')}\""
+
+      # A schema stands before the name of a table, with a point between them; either is in quotes where a point is part of it.
+      #
+      # @return [Array(String, String)] the schema, nil for the usual one, and the name
+      def parts(name)
+        found = name.match(/\A(?:(?<schema>"(?:[^"]|"")+"|[^".]+)\.)?(?<rest>"(?:[^"]|"")+"|[^".]+)\z/) or return [nil, name]
+        [found[:schema], found[:rest]].map { |one| one && (one.start_with?('"') ? one[1..-2].gsub('""', '"') : one) }
+      end
+
+      # @return [String] what a table of the schema is called in the model
+      def of(schema, name)
+        return name if schema.nil? && (!name.match?(/[".]/) || parts(name) == [nil, name])
+
+        [schema, name].compact.map { |one| one.match?(/[".]/) ? "\"#{one.gsub('"', '""')}\"" : one }.join(".")
+      end
+
+      # @return [String] as SQL has it, with its schema
+      def qualified(name) = parts(name).compact.map { |one| quote(one) }.join(".")
+      def schema(name) = parts(name).first
+      def local(name) = parts(name).last
       def text(words) = "'#{words.gsub("'", "''")}'"
     end
   end

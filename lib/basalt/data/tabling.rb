@@ -10,7 +10,10 @@ module Basalt
       CONSTRAINING = {
         "unique" => "is unique", "index" => "is indexed", "unique index" => "is uniquely indexed", "exclusion" => "is exclusive"
       }.freeze
-      TEXTS = { "default" => "default", "generated" => "generated as", "meaning" => "meaning" }.freeze
+      TEXTS = {
+        "default" => "default", "generated" => "generated as", "sequence" => "by sequence", "numbering" => "numbered",
+        "meaning" => "meaning"
+      }.freeze
 
       module_function
 
@@ -26,6 +29,13 @@ module Basalt
         columns(set, table_id).select { |one| one["key"] }.sort_by.with_index(1) { |one, index| [one["key_place"] || index, index] }
 
       def column(set, table_id, name) = columns(set, table_id).find { |one| one.name == name }
+
+      # @return [Model::Element, nil] a column of the table, or of one that it inherits from
+      def standing(set, table_id, name, seen = [])
+        column(set, table_id, name) ||
+          Physical::Sentences.inheritances(set, table_id).map { |one| one.target("parent") }.reject { |id| seen.include?(id) }
+            .lazy.filter_map { |id| standing(set, id, name, seen + [table_id]) }.first
+      end
 
       # @param said [Hash] +table+ and +columns+
       def add(context, said)
@@ -72,7 +82,7 @@ module Basalt
       end
 
       def column!(set, table, name)
-        column(set, table.id, name) or raise Mistake, "#{table.name} has no column “#{name}”"
+        standing(set, table.id, name) or raise Mistake, "#{table.name} has no column “#{name}”"
       end
 
       # @param as_written [String, nil] the rest of CREATE INDEX where names of columns do not tell all (see {Physical::AsWritten})
@@ -126,9 +136,17 @@ module Basalt
         names = said[:names]&.map(&:to_str)
         reference = names ? refer(context, said[:table], names, said[:other], said[:keys]&.map(&:to_str)) : loose_reference(context, said)
         %i[deleting updating].each { |fact| context.set(reference.id, fact.to_s, said[fact]) if said[fact] }
+        empty(context, reference, said[:table], said[:emptied].map(&:to_str)) if said[:emptied]
         context.set(reference.id, "full", true) if said[:full]
         called(context, reference, said)
         threaded(context, reference, said)
+      end
+
+      # Deleting empties these columns alone of those that refer.
+      def empty(context, reference, table, names)
+        kept = context.draft.element(reference.id).ends.reject { |one| one.role == "emptied" }
+        emptied = names.map { |name| Model::End.load(role: "emptied", target_id: column!(context.draft, table, name).id) }
+        context.draft.put(:elements, context.draft.element(reference.id).with(ends: kept + emptied))
       end
 
       # That one table refers to another, by which columns being still open.
@@ -189,7 +207,7 @@ module Basalt
           next context.draft.apply(Change::Remove.new(id: known.id)) unless fresh.include?(name) || renamed
 
           context.set(known.id, "name", renamed) if renamed
-          %w[type key required default generated meaning].each { |fact| context.set(known.id, fact, nil) }
+          %w[type key required default generated sequence numbering meaning].each { |fact| context.set(known.id, fact, nil) }
         end
       end
 
@@ -203,7 +221,7 @@ module Basalt
             unparser.say(
               unparser.thing(table.id),
               "checks",
-              Statements::Quoting.quote(one["expression"].to_s),
+              unparser.lines(one["expression"].to_s),
               *naming(unparser, one),
               *Threads.words(unparser, one)
             )
@@ -222,7 +240,7 @@ module Basalt
           unparser.name(column.name),
           *(column["type"]&.then { |type| type_words(type) }),
           *FLAGS.filter_map { |fact, said| said if column[fact] },
-          *TEXTS.flat_map { |fact, said| column[fact] ? [said, Statements::Quoting.quote(column[fact])] : [] },
+          *TEXTS.flat_map { |fact, said| column[fact] ? [said, unparser.lines(column[fact])] : [] },
           *Threads.words(unparser, column)
         ]
       end
@@ -246,12 +264,18 @@ module Basalt
             "by",
             *names(unparser, from),
             *(to.map(&:id) == key.map(&:id) ? [] : ["at", *names(unparser, to)]),
-            *%w[deleting updating].flat_map { |fact| reference[fact] ? [fact, reference[fact]] : [] },
+            *acting(unparser, reference),
             *("matching full" if reference["full"]),
             *naming(unparser, reference),
             *Threads.words(unparser, reference)
           )
         ]
+      end
+
+      def acting(unparser, reference)
+        emptied = names(unparser, reference.targets("emptied").map { |id| unparser.set.element(id) })
+        deleting = ["deleting", reference["deleting"], *(["of", *emptied] if emptied.any?)] if reference["deleting"]
+        [*deleting, *(["updating", reference["updating"]] if reference["updating"])]
       end
 
       def tell_constraint(unparser, constraint)
@@ -267,7 +291,7 @@ module Basalt
       end
 
       def constraining(unparser, constraint)
-        return ["as", Statements::Quoting.quote(constraint["as_written"])] if constraint["as_written"]
+        return ["as", unparser.lines(constraint["as_written"])] if constraint["as_written"]
 
         ["by", *names(unparser, constraint.targets("column").map { |id| unparser.set.element(id) })]
       end
@@ -287,7 +311,8 @@ module Basalt
         ]
       end
 
-      def names(unparser, columns) = columns.flat_map { |one| [:comma, unparser.name(one.name)] }.drop(1)
+      def names(unparser, columns) = listed(unparser, columns.map(&:name))
+      def listed(unparser, names) = names.flat_map { |one| [:comma, unparser.name(one)] }.drop(1)
     end
   end
 end

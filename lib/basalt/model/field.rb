@@ -4,7 +4,8 @@ module Basalt
   module Model
     # One fact that a kind can carry: its name, type and the values allowed.
     # +type+ is one of +:text+, +:word+, +:integer+, +:flag+, +:choice+, +:pattern+ (one of the
-    # choices, or what the range, an expression, matches), +:address+, +:prefix+, +:read+.
+    # choices, or what the range, an expression, matches), +:address+, +:prefix+, +:read+,
+    # +:lines+ (a text of several lines).
     # An +internal+ one is kept by acts of its own, and is in no form. An +own+ one says where just this
     # element comes from: a copy does not get it.
     # Elements are found by the value of an +indexed+ one. What a +:read+ one keeps is what its +reader+ makes of a text.

@@ -4,8 +4,12 @@ module Basalt
   module Model
     # How each type of field reads a text; each entry returns the kept value or raises BadFact.
     module FieldTypes
+      # Characters of a text of several lines.
+      MOST_OF_LINES = 200_000
+
       ALL = {
         text: ->(_field, text) { Names.clean(text, limit: 2000) },
+        lines: ->(_field, text) { Names.clean_lines(text, limit: MOST_OF_LINES) },
         word: lambda { |field, text|
           raise BadFact, "#{field.title} is one word, and “#{Names.short(text)}” is more" if text.match?(/\s/)
 

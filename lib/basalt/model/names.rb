@@ -26,6 +26,17 @@ module Basalt
         text
       end
 
+      # @param text [String] of several lines, in which tabs stand
+      # @return [String] the text without blanks around it, its lines ended by line feeds alone
+      # @raise [BadFact] when it is too long or holds other control characters
+      def clean_lines(text, limit:)
+        lines = text.to_s.encode("UTF-8", invalid: :replace, undef: :replace).gsub(/\r\n?/, "\n").strip
+        raise BadFact, "“#{short(lines)}” has #{lines.length} characters; at most #{limit} are kept" if lines.length > limit
+        raise BadFact, "“#{short(lines)}” holds a character that cannot be printed" if lines.match?(/(?![\n\t])\p{Cc}/)
+
+        lines
+      end
+
       # What is plain is its own normal form; very many names are.
       def composed(text)
         return text.encode("UTF-8") if text.ascii_only?

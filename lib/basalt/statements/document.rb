@@ -16,8 +16,8 @@ module Basalt
 
       # @return [String] UTF-8 without a byte-order mark
       # @raise [Mistake] when the bytes are not text
-      def self.clean(text)
-        raise Refusals::TooLarge.new("the text", LIMIT) if text.bytesize > LIMIT
+      def self.clean(text, limit: LIMIT)
+        raise Refusals::TooLarge.new("the text", limit) if text.bytesize > limit
 
         text = text.dup.force_encoding("UTF-8").delete_prefix("\uFEFF")
         raise Mistake, "this is not text in UTF-8" unless text.valid_encoding?

@@ -38,6 +38,7 @@ module Basalt
             phrase: PhraseSlot.new,
             words: WordsSlot.new,
             word: WordSlot.new(/\A\S+\z/, "a word"),
+            lines: LinesSlot.new,
             integer: WordSlot.new(/\A\d{1,9}\z/, "a whole number", quoted: false) { |text| Integer(text, 10) }
           }
         end

@@ -6,7 +6,10 @@ module Basalt
   module Statements
     # Cuts a statement into tokens.
     module Tokens
+      # Characters of a line, beside those in long quoted texts, and with them.
       LIMIT = 4000
+      MOST = 500_000
+      LONG = /"(?:[^"]|""){200,}"/
       MARKS = /[,;()]/
       QUOTED = /"((?:[^"]|"")*)"/
       WORD = /[^\s,;()"]+/
@@ -17,12 +20,16 @@ module Basalt
       # @return [Array<Token>]
       # @raise [Misread] when the line is too long
       def of(line)
-        raise Misread.new("the line has #{line.length} characters; at most #{LIMIT} are read") if line.length > LIMIT
-
+        refuse_long(line) if line.length > LIMIT
         scanner = StringScanner.new(line.unicode_normalize(:nfc))
         tokens = []
         tokens.concat(scan(scanner)) until (scanner.skip(/\s+/) && scanner.eos?) || scanner.eos?
         tokens
+      end
+
+      def refuse_long(line)
+        most = [[line.gsub(LONG, ""), LIMIT], [line, MOST]].find { |text, limit| text.length > limit } or return
+        raise Misread.new("the line has #{most[0].length} characters; at most #{most[1]} are read")
       end
 
       def scan(scanner)

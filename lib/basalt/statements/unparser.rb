@@ -90,6 +90,9 @@ module Basalt
       # @return [String] one word, quoted where it must be
       def word(text) = Slots.fetch(:word).write(text)
 
+      # @return [String] a text of several lines
+      def lines(text) = Slots.fetch(:lines).write(text)
+
       # @return [Object] a fact's value as a slot says it
       def value(slot, fact)
         writer = Slots.fetch(slot.slot)

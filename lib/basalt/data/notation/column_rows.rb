@@ -12,6 +12,8 @@ module Basalt
         LEAST = 150
         MOST = 420
         MARKS = 32
+        # Bounds, triggers and the like that are shown.
+        BEHIND = 6
         GAP = 12
         S = Drawing::Shapes
 
@@ -20,14 +22,18 @@ module Basalt
           @columns = Tabling.columns(set, table.id)
           @foreign = Tabling.references(set, table.id).flat_map { |one| one.targets("column") }.to_set
           @joint = Tabling.constraints(set, table.id)
+          @behind = parts(set).first(BEHIND)
           @checked = Tabling.checks(set, table.id).map { |one| one["expression"].to_s }
         end
 
         # @return [Array(Integer, Integer)] width and height, px
         def size
           name, type, rest = widths
-          wanted = [Drawing::Pens.width(@table.name, :name) + 24, MARKS + name + GAP + type + (rest.positive? ? GAP + rest : 0) + 10].max
-          [wanted.clamp(LEAST, MOST).ceil, HEAD + (@columns.empty? ? 0 : FOOT + (ROW * @columns.length))]
+          wanted = [
+            Drawing::Pens.width(@table.name, :name) + 24, MARKS + name + GAP + type + (rest.positive? ? GAP + rest : 0) + 10,
+            *@behind.map { |words| MARKS + Drawing::Pens.width(words, :type) + 10 }
+          ].max
+          [wanted.clamp(LEAST, MOST).ceil, height(@columns) + height(@behind) - HEAD]
         end
 
         # @return [Numeric] how far down the middle of a column's row is, px
@@ -56,11 +62,35 @@ module Basalt
             S.rect(box.x, box.y, box.w, box.h, @table.assumed ? :assumed : :outline),
             S.rect(box.x, box.y, box.w, 4, :bar),
             S.text(box.x + 12, box.y + 21, Drawing::Pens.fit(@table.name, :name, box.w - 20), :name),
-            *list(box)
+            *list(box), *behind(box)
           ]
         end
 
         private
+
+        # How it is split or of what it is a part, and what is kept behind it.
+        def parts(set)
+          bounds = Physical::Sentences.inheritances(set, @table.id).filter_map { |one| one["bounds"] }
+          behind = Physical::Sentences.additions(set, @table.id).filter_map { |one| Physical::Additions.title(one["written"].to_s) }
+          [*bounds.map { |one| one.delete_prefix("FOR VALUES ").downcase }, *split, *behind]
+        end
+
+        def split = @table["partitioned"] ? ["by #{@table["partitioned"].downcase}"] : []
+
+        def height(rows) = HEAD + (rows.empty? ? 0 : FOOT + (ROW * rows.length))
+
+        # What stands behind the table in the database.
+        def behind(box)
+          return [] if @behind.empty?
+
+          top = box.y + height(@columns)
+          [
+            S.path("M#{S.n box.x} #{S.n top}H#{S.n box.right}", :rule),
+            *@behind.each_with_index.map do |words, index|
+              S.text(box.x + MARKS, top + 17 + (index * ROW), Drawing::Pens.fit(words, :type, box.w - MARKS - 8), :type)
+            end
+          ]
+        end
 
         def widths
           [

@@ -6,22 +6,24 @@ module Basalt
       # Tables with their columns and constraints; a line runs from the row of a foreign key to
       # the row of the key that it refers to.
       class Tables < Drawing::Notation
+        MARKS = { "reference" => [:line], "inheritance" => [:inheritance], "view" => [:view], Physical::Kinds::OBJECT => [:object] }.freeze
+
         def name = "tables"
         def walkable? = false
-        def things = %w[table view]
-        def parts = %w[column]
+        def things = ["table", "view", Physical::Kinds::OBJECT]
+        def parts = %w[column check addition]
         def rows = %w[table]
         def part_words(unparser, part) = Tabling.words(unparser, part)
-        def lines = %w[reference]
+        def lines = %w[reference inheritance]
         def examples = ["table crews", "crews has crew_id bigint key, code varchar(12) required", "crews is unique by code"]
         def chips = [%w[table b], %w[view v]]
 
-        def size(set, thing) = thing.kind == "view" ? QueryBox.new(thing).size : ColumnRows.new(set, thing).size
-
-        def thing_shapes(set, thing, placement) =
-          (thing.kind == "view" ? QueryBox.new(thing) : ColumnRows.new(set, thing)).shapes(placement.box)
+        def size(set, thing) = box(set, thing).size
+        def thing_shapes(set, thing, placement) = box(set, thing).shapes(placement.box)
 
         def line_shapes(set, reference, route, labels)
+          return super + [Drawing::LineEnds::Triangle.path(route.reverse)] if reference.kind == "inheritance"
+
           columns = reference.targets("column").map { |id| set.element(id) }
           least = columns.any? && columns.all? { |column| column["required"] } ? 1 : 0
           referring = Cardinality.new(least: needed?(set, reference) ? 1 : nil, most: once?(set, reference) ? 1 : Float::INFINITY)
@@ -43,14 +45,14 @@ module Basalt
             ["unique together", :text, "u1", "u"],
             ["index", :text, "i1", "i"],
             ["refers to", :pen, :line, :line],
-            ["view", :pen, :planned, :view]
+            ["inherits from", :shapes, Samples.kind, :inheritance],
+            ["view", :pen, :planned, :view],
+            ["kept as SQL", :pen, :plain, :object]
           ]
         end
 
         def marks(set, element)
-          return [element.relation? ? :line : :view] if element.kind != "table"
-
-          ColumnRows.new(set, element).marks
+          MARKS.fetch(element.kind) { ColumnRows.new(set, element).marks }
         end
 
         def tidy(set, sheet_id, only: nil, quick: false, **) = TablesLayout.new(self, set, *part(set, sheet_id, only), quick:).placements
@@ -63,6 +65,14 @@ module Basalt
             placement.box,
             placement.y + port(set, table, reference, reference.target("from") == table.id ? "column" : "key")
           )
+        end
+
+        def box(set, thing)
+          case thing.kind
+          when "view" then QueryBox.new(thing)
+          when "table" then ColumnRows.new(set, thing)
+          else ObjectBox.new(thing)
+          end
         end
 
         # @return [Numeric] how far down a line ends at a table, px

@@ -30,9 +30,10 @@ module Basalt
         def edges(part)
           tables = part.to_h { |table| [table.id, table] }
           lines_of(part)
-            .reject { |line| line.targets("from") == line.targets("to") }
-            .map do |line|
-              from, to = tables.values_at(line.target("from"), line.target("to"))
+            .map { |line| [line, *line.ends.first(2).map(&:target_id), *line.targets("to")] }
+            .map { |line, from, to, referred| [line, *tables.values_at(from, referred || to)] }
+            .reject { |_, from, to| from == to }
+            .map do |line, from, to|
               Layout::Edge.new(
                 id: line.id,
                 from: from.id,

@@ -48,8 +48,14 @@ module Basalt
         def clause(column)
           return if column["generated"].nil? || column["generated"] == SERIAL
 
-          way = IDENTITY[column["generated"]] and return "GENERATED #{way} AS IDENTITY"
+          way = IDENTITY[column["generated"]] and
+            return "GENERATED #{way} AS IDENTITY#{options(column)}"
           "GENERATED ALWAYS AS (#{column["generated"]}) STORED"
+        end
+
+        def options(column)
+          said = column["numbering"] || (column["sequence"] && "SEQUENCE NAME #{SQLName.qualified(column["sequence"])}")
+          said && " (#{said})"
         end
       end
     end

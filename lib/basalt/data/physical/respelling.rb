@@ -18,6 +18,14 @@ module Basalt
           found.uniq
         end
 
+        # @param check [Model::Element]
+        # @return [Array<String>] the columns that it speaks of
+        def checked(check)
+          columns("#{SELECT}#{check["expression"]}")
+        rescue PostgresParser::ParseError
+          []
+        end
+
         # @param draft [Change::Draft] in which columns may have got other names
         def settle(draft)
           renamed = Hash.new { |hash, key| hash[key] = {} }

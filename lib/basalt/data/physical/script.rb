@@ -3,8 +3,8 @@
 module Basalt
   module Data
     module Physical
-      # SQL for PostgreSQL (ISO/IEC 9075-2 where it suffices) that makes the tables of a model, in
-      # an order that loads: what is referred to comes first, and circles are closed afterwards.
+      # SQL for PostgreSQL (ISO/IEC 9075-2 where it suffices) that makes the tables of a model and what else the database holds, in an
+      # order that loads: what something needs comes first, and circles are closed afterwards.
       class Script
         CONSTRAINTS = { "unique" => "UNIQUE", "exclusion" => "EXCLUDE" }.freeze
         INDEXES = { "index" => "CREATE INDEX", "unique index" => "CREATE UNIQUE INDEX" }.freeze
@@ -14,10 +14,15 @@ module Basalt
         Statement = Value.of(:text, :element_id, :parts)
 
         # @param set [Model::WorkingSet, Change::Draft]
-        # @param things [Array<Model::Element>, nil] tables and views; nil for all
+        # @param things [Array<Model::Element>, nil] tables, views and other objects; nil for all. What they need of other objects is
+        #   made too.
         def initialize(set, things = nil)
           @set = set
-          @tables, @views = (things || set.of_kind("table", "view")).partition { |thing| thing.kind == "table" }
+          wanted = things || set.of_kind("table", "view", Kinds::OBJECT)
+          objects = set.of_kind(Kinds::OBJECT)
+          needed = things ? Needs.new(set, (objects + wanted).uniq(&:id)).objects(wanted) | objects.select { |one| first?(one) } : []
+          @things = (needed + wanted).uniq(&:id).sort_by { |one| one.ordinal || 0 }
+          @tables = @things.select { |thing| thing.kind == "table" }
           @names = names
         end
 
@@ -27,16 +32,77 @@ module Basalt
         # @return [Array<Statement>]
         def statements
           @later = []
-          made = []
-          tables =
-            order.map do |table|
-              made << table.id
-              create(table, made)
-            end
-          tables + indexes + @later + triggers + views + comments
+          @made = []
+          made = Needs.new(@set, @things).order.flat_map { |thing| make(thing) }
+          keys, additions = self.additions
+          [*settings, *schemas, *made, *sequences, *indexes, *keys, *@later, *triggers, *attached, *additions, *comments]
         end
 
         private
+
+        def first?(object) = Needs::FIRST.include?(object["type"])
+
+        # Bodies of functions speak of what is not there yet.
+        def settings
+          routines = @things.any? { |thing| Needs::ROUTINES.include?(thing["type"]) }
+          routines ? [Statement.new(text: "SET check_function_bodies = off;")] : []
+        end
+
+        # Sequences that are not called by the columns that they number.
+        def sequences
+          @tables.flat_map do |table|
+            columns(table).select { |column| column["sequence"] && column["generated"] == Numbering::SERIAL }.map do |column|
+              usual = SQLName.of(SQLName.schema(table.name), Numbering.usual_name(SQLName.local(table.name), column.name))
+              wanted = SQLName.quote(SQLName.local(column["sequence"]))
+              Statement.new(text: "ALTER SEQUENCE #{SQLName.qualified(usual)} RENAME TO #{wanted};", element_id: table.id)
+            end
+          end
+        end
+
+        # Those that names speak of and nobody makes.
+        def schemas
+          made = @things.select { |thing| thing["type"] == "schema" }.map { |thing| SQLName.local(thing.name) }
+          (@things.filter_map { |thing| Needs.parts(thing).first }.uniq - made)
+            .map { |name| Statement.new(text: "CREATE SCHEMA IF NOT EXISTS #{SQLName.quote(name)};") }
+        end
+
+        def make(thing)
+          case thing.kind
+          when "table" then [create(thing)]
+          when "view" then thing["query"] ? [view(thing)] : []
+          else kept(thing)
+          end
+        end
+
+        # What is kept as SQL may be several statements.
+        def kept(element, about = element)
+          SQLText.new(element["written"].to_s).pieces.map { |piece| Statement.new(text: "#{piece.text};", element_id: about.id) }
+        end
+
+        def attached
+          @tables.flat_map do |table|
+            Sentences.inheritances(@set, table.id).filter_map do |one|
+              text = attached?(table) ? attaching(table, one) : inheriting(table, one)
+              Statement.new(text:, element_id: one.id) if text
+            end
+          end
+        end
+
+        def attaching(table, one) = "ALTER TABLE #{name(one.target("parent"))} ATTACH PARTITION #{name(table.id)} #{one["bounds"]};"
+        def inheriting(table, one) = one["afterwards"] && "ALTER TABLE #{name(table.id)} INHERIT #{name(one.target("parent"))};"
+
+        # A partition with columns of its own is a table that is attached; one without has those of what it is a part of.
+        def attached?(table) = partition(table) && columns(table).any?
+        def partition(table) = Sentences.inheritances(@set, table.id).find { |one| one["bounds"] }
+
+        # @return [Array(Array<Statement>, Array<Statement>)] those that foreign keys may need, and the others
+        def additions
+          found = @things.flat_map do |thing|
+            Sentences.additions(@set, thing.id).map { |one| [thing, one, Additions.rank(one["written"].to_s)] }
+          end
+          found = found.sort_by.with_index { |(_, _, rank), index| [rank, index] }
+          found.partition { |_, _, rank| rank.zero? }.map { |part| part.flat_map { |thing, one, _| kept(one, thing) } }
+        end
 
         # @return [Hash{String => String}] by id of the table
         def names
@@ -44,7 +110,7 @@ module Basalt
           @tables.to_h { |table| [table.id, (taken[table.name] += 1) == 1 ? table.name : "#{table.name}_#{taken[table.name]}"] }
         end
 
-        def name(table_id) = SQLName.quote(@names.fetch(table_id) { @set.element(table_id).name })
+        def name(table_id) = SQLName.qualified(@names.fetch(table_id) { @set.element(table_id).name })
         def columns(table) = Tabling.columns(@set, table.id)
 
         def references(table) =
@@ -52,46 +118,32 @@ module Basalt
             .references(@set, table.id)
             .select { |one| one.targets("column").any? && one.targets("key").length == one.targets("column").length }
 
-        # Depth first over what is referred to; a circle is entered wherever it is met.
-        def order
-          done = {}
-          found = []
-          @tables.each { |table| visit(table, done, found) }
-          found
-        end
-
-        def visit(table, done, found)
-          stack = [[table, nil]]
-          until stack.empty?
-            here, targets = stack.last
-            targets = stack.last[1] = begin_visit(here, done) if targets.nil?
-            following = targets.shift
-            next stack.push([following, nil]) if following && !done.key?(following.id)
-
-            next if following
-
-            found << here unless done[here.id] == :listed
-            done[here.id] = :listed
-            stack.pop
-          end
-        end
-
-        def begin_visit(table, done)
-          return [] if done.key?(table.id)
-
-          done[table.id] = :open
-          ids = @tables.to_h { |one| [one.id, one] }
-          references(table).filter_map { |one| ids[one.target("to")] }
-        end
-
-        def create(table, made)
+        def create(table)
+          @made << table.id
           columns = columns(table)
-          lines = columns.map { |column| column(column) } + key(table) + uniques(table) + checks(table) + foreign_keys(table, made)
+          lines = columns.map { |column| column(column) } + key(table) + uniques(table) + checks(table) + foreign_keys(table)
           Statement.new(
-            text: "CREATE TABLE #{name(table.id)} (#{"\n  #{lines.join(",\n  ")}\n" if lines.any?});",
+            text: "CREATE #{"UNLOGGED " if table["unlogged"]}TABLE #{name(table.id)} #{beginning(table, lines)}#{ending(table)};",
             element_id: table.id,
             parts: [nil, *columns.map(&:id)]
           )
+        end
+
+        def beginning(table, lines)
+          listed = lines.any? ? "(\n  #{lines.join(",\n  ")}\n)" : "()"
+          one = partition(table)
+          return listed if one.nil? || attached?(table)
+
+          "PARTITION OF #{name(one.target("parent"))} #{"#{listed} " if lines.any?}#{one["bounds"]}"
+        end
+
+        def ending(table)
+          parents = Sentences.inheritances(@set, table.id).reject { |one| one["bounds"] || one["afterwards"] }
+            .map { |one| name(one.target("parent")) }
+          [
+            (" INHERITS (#{parents.join(", ")})" if parents.any?), (" PARTITION BY #{table["partitioned"]}" if table["partitioned"]),
+            (" #{table["stored"]}" if table["stored"])
+          ].join
         end
 
         def column(column)
@@ -108,7 +160,7 @@ module Basalt
 
         def key(table)
           key = Tabling.key_columns(@set, table.id)
-          key.empty? ? [] : ["#{named(table["key_called"])}PRIMARY KEY (#{list(key)})"]
+          key.empty? ? [] : ["#{named(table["key_called"])}PRIMARY KEY (#{list(key)})#{" #{table["key_written"]}" if table["key_written"]}"]
         end
 
         def list(columns) = columns.map { |column| SQLName.quote(column.name) }.join(", ")
@@ -134,8 +186,8 @@ module Basalt
           Statement.new(text: "ALTER TABLE #{name(table.id)} ADD #{text}#{" NOT VALID" if one["validity"]};", element_id: one.id)
         end
 
-        def foreign_keys(table, made)
-          now, later = references(table).partition { |one| made.include?(one.target("to")) && keyed?(one) && one["validity"].nil? }
+        def foreign_keys(table)
+          now, later = references(table).partition { |one| @made.include?(one.target("to")) && keyed?(one) && one["validity"].nil? }
           @later +=
             later
               .select { |one| @names.key?(one.target("to")) }
@@ -143,14 +195,12 @@ module Basalt
           now.map { |one| foreign_key(one) }
         end
 
-        # @return [Boolean] whether what it refers to is unique as soon as the table is made, and not only by an index
+        # @return [Boolean] whether what it refers to is unique as soon as the table is made, and not only by what is made later
         def keyed?(reference)
           keys = reference.targets("key").sort
-          key = columns(@set.element(reference.target("to"))).select { |column| column["key"] }
-          key.map(&:id).sort == keys ||
-            Tabling
-              .constraints(@set, reference.target("to"))
-              .none? { |one| one["type"] == "unique index" && one.targets("column").sort == keys }
+          table = reference.target("to")
+          columns(@set.element(table)).select { |column| column["key"] }.map(&:id).sort == keys ||
+            Tabling.constraints(@set, table).any? { |one| one["type"] == "unique" && one.targets("column").sort == keys }
         end
 
         def foreign_key(reference)
@@ -161,7 +211,10 @@ module Basalt
 
         def referring(reference)
           actions = { "DELETE" => reference["deleting"], "UPDATE" => reference["updating"] }.compact
-          "#{" MATCH FULL" if reference["full"]}#{actions.map { |on, action| " ON #{on} #{action.upcase}" }.join}"
+          emptied = reference.targets("emptied").map { |id| @set.element(id) }
+          "#{" MATCH FULL" if reference["full"]}#{actions.map do |on, action|
+            " ON #{on} #{action.upcase}#{" (#{list(emptied)})" if on == "DELETE" && emptied.any?}"
+          end.join}"
         end
 
         def deferred(one) = { "deferrable" => " DEFERRABLE", "initially deferred" => " DEFERRABLE INITIALLY DEFERRED" }[one["deferred"]]
@@ -190,13 +243,11 @@ module Basalt
             end
         end
 
-        def views = @views.select { |view| view["query"] }.map { |view| view(view) }
-
-        def view(view) =
-          Statement.new(
-            text: "CREATE VIEW #{SQLName.quote(view.name)} AS #{view["query"].strip.delete_suffix(";")};",
-            element_id: view.id
-          )
+        def view(view)
+          words = ["CREATE", ("MATERIALIZED" if view["materialised"]), "VIEW", SQLName.qualified(view.name), view["heading"], "AS"]
+          query = view["query"].strip.delete_suffix(";")
+          Statement.new(text: "#{words.compact.join(" ")} #{query}#{" #{view["ending"]}" if view["ending"]};", element_id: view.id)
+        end
 
         def comments
           view_comments +
@@ -208,7 +259,11 @@ module Basalt
             end
         end
 
-        def view_comments = @views.filter_map { |view| view["query"] && comment("VIEW #{SQLName.quote(view.name)}", view) }
+        def view_comments
+          @things.select { |thing| thing.kind == "view" && thing["query"] }.filter_map do |view|
+            comment("#{"MATERIALIZED " if view["materialised"]}VIEW #{SQLName.qualified(view.name)}", view)
+          end
+        end
 
         def comment(what, element)
           element["meaning"] && Statement.new(text: "COMMENT ON #{what} IS #{SQLName.text(element["meaning"])};", element_id: element.id)

@@ -4,9 +4,9 @@ module Basalt
   module Data
     module Physical
       # The sequences that a script makes. One that is owned by the column that it numbers, and is as PostgreSQL makes it for a serial
-      # column, is that column's numbering; pg_dump writes the two apart.
+      # column, is that column's numbering; pg_dump writes the two apart. Any other is kept.
       class Sequences
-        Made = Struct.new(:piece, :options, :owner)
+        Made = Struct.new(:piece, :name, :options, :owner, :altered, :unusual)
 
         def initialize
           @made = {}
@@ -14,32 +14,62 @@ module Basalt
 
         # @param made [PgQuery::CreateSeqStmt]
         # @param piece [SQLText::Piece] where it stands
-        def take(made, piece) = @made[made.sequence.relname] = Made.new(piece, made.options.to_a, owner(made.options))
+        # @param name [String] what it is called in the model
+        def take(made, piece, name)
+          usual = made.sequence.relpersistence == "p"
+          @made[made.sequence.relname] = Made.new(piece, name, made.options.to_a, owner(made.options), [], !usual)
+        end
 
         # @param made [PgQuery::AlterSeqStmt]
-        # @return [Boolean] whether that is modelled: who owns it is
-        def alter(made)
+        # @return [Boolean] whether the sequence is known
+        def alter(made, piece)
           known = @made[made.sequence.relname] or return false
-          return false unless made.options.map { |one| one.def_elem.defname } == ["owned_by"]
-
-          known.owner = owner(made.options)
+          known.altered << piece
+          owned = made.options.map { |one| one.def_elem.defname } == ["owned_by"]
+          owned ? known.owner = owner(made.options) : known.unusual = true
           true
         end
 
-        # Tells the columns of a draft that they number rows.
+        # @return [Boolean] whether it is known; what is said of it is kept then
+        def say(name, piece)
+          known = @made[name] or return false
+          known.altered << piece
+          known.unusual = true
+        end
+
+        # @return [Boolean] whether it was there
+        def drop(name) = !@made.delete(name).nil?
+        def known?(name) = @made.key?(name)
+
+        # @return [Boolean] whether it was there
+        def rename(name, fresh, piece)
+          known = @made.delete(name) or return false
+          known.altered << piece
+          known.unusual = true
+          @made[fresh] = known
+          true
+        end
+
+        # Columns are told that they are numbered by them; what is left is kept.
         #
-        # @yieldparam column [Model::Element] which is numbered
-        # @return [Array<SQLText::Piece>] the sequences that are nobody's
-        def settle(draft)
-          numbered = draft.of_kind("column").select { |column| column["default"].to_s.start_with?("nextval(") }
-          @made.reject do |name, made|
-            column = numbered.find { |one| column?(draft, one, name, made) }
-            yield column if column
-            column
-          end.map { |_, made| made.piece }
+        # @param reading [Reading]
+        def settle(reading)
+          numbered = reading.draft.of_kind("column").select { |column| column["default"].to_s.start_with?("nextval(") }
+          @made.each do |name, made|
+            column = numbered.find { |one| column?(reading.draft, one, name, made) }
+            next Columns.new(reading, nil).numbered(column, Numbering::SERIAL) if column
+
+            reading.attempt(made.piece) { keep(reading, made) }
+          end
         end
 
         private
+
+        def keep(reading, made)
+          object = reading.keep("sequence", made.name)
+          reading.tell(nil, kept: true)
+          made.altered.each { |piece| reading.attempt(piece) { reading.add(object) } }
+        end
 
         def owner(options)
           said = options.map(&:def_elem).find { |one| one.defname == "owned_by" }
@@ -47,8 +77,8 @@ module Basalt
         end
 
         def column?(draft, column, name, made)
-          table = draft.element(column.owner_id).name
-          made.owner == [table, column.name] && name == Numbering.usual_name(table, column.name) && column["required"] &&
+          table = SQLName.local(draft.element(column.owner_id).name)
+          !made.unusual && made.owner == [table, column.name] && name == Numbering.usual_name(table, column.name) && column["required"] &&
             next_of?(column["default"], name) && Numbering.usual?(made.options, name) && type(made.options) == column["type"]
         end
 

@@ -37,6 +37,8 @@ module Basalt
           return spelled(type), false if names.first == "pg_catalog" && bare == "interval" && type.typmods.any?
 
           name = names.first == "pg_catalog" ? USUAL.fetch(bare, bare) : named(names)
+          # Of any length, which char without a figure is not.
+          name = bare if name == "char" && type.typmods.empty?
           [name + figures(type, name) + ("[]" * type.array_bounds.length), false]
         end
 
