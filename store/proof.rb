@@ -8,6 +8,11 @@ module Store
     STATEMENT = 5
     ALL = 30
 
+    # How the scratch databases and their roles are called: when they were made, in seconds and to the base of 16, and by chance.
+    NAME = /\Aproof_(\h{8})_\h{16}\z/
+    # Seconds after which one belongs to a run that was broken off.
+    LEFT = 10 * ALL
+
     # How it ended: the number of statements that ran, and of the one that failed the server's
     # own +message+, the +element_id+ and the +part_id+ it is about and the +line+ of SQL that the server points at.
     Outcome = Basalt::Value.of(:ran, :message, :element_id, :part_id, :line) { def passed? = message.nil? }
@@ -18,12 +23,13 @@ module Store
     def self.of(statements) = new.run(statements)
 
     def initialize
-      @name = "proof_#{SecureRandom.hex(8)}"
+      @name = format("proof_%08x_%s", Time.now.to_i, SecureRandom.hex(8))
       @password = SecureRandom.hex(16)
       @ends = Process.clock_gettime(Process::CLOCK_MONOTONIC) + ALL
     end
 
     def run(statements)
+      sweep
       make
       scratch = PG.connect(**address, dbname: @name, user: @name, password: @password)
       attempt(scratch, statements)
@@ -38,7 +44,22 @@ module Store
 
     private
 
+    # In one transaction, as whoever loads the script may do it.
     def attempt(scratch, statements)
+      scratch.exec("BEGIN")
+      outcome = each_of(scratch, statements)
+      return outcome unless outcome.passed?
+
+      scratch.exec("COMMIT")
+      outcome
+    rescue PG::ConnectionBad, PG::UnableToSend
+      raise
+    rescue PG::Error => e
+      # What is put off to the end is looked at there.
+      Outcome.new(ran: statements.length, message: e.result&.error_field(PG::Result::PG_DIAG_MESSAGE_PRIMARY) || e.message.strip)
+    end
+
+    def each_of(scratch, statements)
       statements.each_with_index do |statement, index|
         if Process.clock_gettime(Process::CLOCK_MONOTONIC) > @ends
           return Outcome.new(ran: index, message: "the script takes longer than #{ALL} seconds", element_id: statement.element_id)
@@ -82,6 +103,21 @@ module Store
       # On a server of Basalt's own whoever may not say so may not reach what it keeps either; of a server
       # that is somebody else's no rights are altered.
       admin.exec("REVOKE CONNECT ON DATABASE #{PG::Connection.quote_ident(admin.db)} FROM PUBLIC") if Database.own?
+    end
+
+    # What a run that was killed could not take away.
+    def sweep
+      left = admin.exec("SELECT datname FROM pg_database WHERE datname LIKE 'proof%' UNION SELECT rolname FROM pg_roles WHERE rolname " \
+                        "LIKE 'proof%'")
+      left.column_values(0).each do |name|
+        made = name[NAME, 1] or next
+        next if made.to_i(16) > Time.now.to_i - LEFT
+
+        admin.exec("DROP DATABASE IF EXISTS #{name} WITH (FORCE)")
+        admin.exec("DROP ROLE IF EXISTS #{name}")
+      end
+    rescue PG::InsufficientPrivilege, PG::ObjectInUse
+      nil
     end
 
     def clear

@@ -14,9 +14,8 @@ module Web
         def self.written(id, label, value, rest, sent, name: "value", most: Basalt::Model::FieldTypes::MOST_OF_LINES) =
           new(id:, label:, value:, rest:, sent:, mono: true, most:, name:, rows: Field.rows(value.to_s))
 
-        # Lines longer than this go on in the next row of the margin.
-        ROW = 36
-        def self.rows(text) = text.each_line.sum { |line| (line.length / ROW.to_f).ceil.clamp(1, 99) }.clamp(1, 18)
+        # A line of more than 36 characters goes on in the next row of the margin.
+        def self.rows(text) = text.each_line.sum { |line| (line.length / 36.0).ceil.clamp(1, 99) }.clamp(1, 18)
 
         def self.chosen(id, label, value, options, rest, sent, name: "value") =
           new(id:, label:, value: value.to_s, options:, rest:, sent:, name:)

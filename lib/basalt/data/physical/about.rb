@@ -19,7 +19,7 @@ module Basalt
         # @raise [Mistake] where it is about something that the script does not make
         def of(made)
           relation = RELATIONS.lazy.filter_map { |field| made[field.to_s] if made.respond_to?(field) }.find { |one| one.is_a?(PgQuery::RangeVar) }
-          return @reading.thing(relation) || Naming.numbered(@reading.draft, relation.relname) || missing(relation.relname) if relation
+          return @reading.thing(relation) || @reading.numbered(@reading.names(relation)) || missing(relation.relname) if relation
           return of_statistics(made) if made.is_a?(PgQuery::CreateStatsStmt)
           return behind(Keeping.strings(made.defnames).last) if made.is_a?(PgQuery::AlterStatsStmt)
 
@@ -65,9 +65,9 @@ module Basalt
           return @reading.called(names[0..-2]) || missing(names[-2]) if PARTS.include?(kind)
 
           case kind
-          when :OBJECT_INDEX then Naming.indexed(@reading.draft, names.last)&.first || behind(names.last)
+          when :OBJECT_INDEX then @reading.indexed(names)&.first || behind(names.last)
           when :OBJECT_STATISTIC_EXT then behind(names.last)
-          else @reading.called(names) || (kind == :OBJECT_SEQUENCE ? Naming.numbered(@reading.draft, names.last) : nil)
+          else @reading.called(names) || (kind == :OBJECT_SEQUENCE ? @reading.numbered(names) : nil)
           end
         end
 

@@ -30,7 +30,7 @@ module Basalt
 
         # Sequences that columns bring with them are altered by these words too.
         def sequence(made)
-          owner = Naming.numbered(draft, made.relation.relname)
+          owner = @reading.numbered(@reading.names(made.relation))
           raise Mistake, "#{made.relation.relname} is not made by the script" unless owner
 
           @reading.add(owner)
@@ -38,7 +38,7 @@ module Basalt
 
         # A partition takes the indexes that fit when it is attached.
         def index(made)
-          table, = Naming.indexed(draft, made.relation.relname)
+          table, = @reading.indexed(@reading.names(made.relation))
           raise Mistake, "the script makes no index #{made.relation.relname}" unless table
           return true if made.cmds.all? { |one| one.alter_table_cmd.subtype == :AT_AttachPartition }
 

@@ -58,6 +58,33 @@ module Basalt
           (plain + Respelling.columns("#{BEGINNINGS[type]}#{text}")).uniq
         end
 
+        # @return [Array<String>] what an index or a constraint is called by (ChooseIndexColumnNames)
+        def titles(type, text)
+          made = read(type, text)
+          names =
+            case made
+            when PgQuery::IndexStmt then [*made.index_params, *made.index_including_params].map { |one| title(one.index_elem) }
+            else
+              excluded = made.exclusions.map { |one| title(one.list.items.first.index_elem) }
+              [*made.keys, *made.including].map { |one| one.string.sval }.then { |plain| excluded + plain }
+            end
+          names.each_with_index.map { |name, index| names.first(index).count(name).then { |count| count.zero? ? name : "#{name}#{count}" } }
+        end
+
+        def title(part) = part.name.empty? ? figured(part.expr) || "expr" : part.name
+
+        # @return [String, nil] the name of an expression (FigureColname)
+        def figured(node)
+          case node&.node
+          when :column_ref then node.column_ref.fields.last.string&.sval
+          when :func_call then node.func_call.funcname.last.string.sval
+          when :type_cast then figured(node.type_cast.arg) || node.type_cast.type_name.names.last.string.sval
+          when :collate_clause then figured(node.collate_clause.arg)
+          when :coalesce_expr then "coalesce"
+          when :case_expr then figured(node.case_expr.defresult) || "case"
+          end
+        end
+
         # @return [Boolean] whether an index that is unique makes its columns unique in all rows
         def whole?(text)
           made = read("unique index", text)

@@ -17,12 +17,17 @@ module Basalt
           names = made.object.list ? made.object.list.items.filter_map { |one| one.string&.sval } : []
           return mean(table!(names), made) if TABLES.include?(made.objtype)
           return column(names, made) if made.objtype == :OBJECT_COLUMN
-          return @reading.sequences.say(names.last, @reading.piece) if made.objtype == :OBJECT_SEQUENCE
+          return sequence(names) if made.objtype == :OBJECT_SEQUENCE
 
           false
         end
 
         private
+
+        def sequence(names)
+          known = @reading.sequence(names) or return false
+          @reading.sequences.say(known, @reading.piece)
+        end
 
         def table!(names) = @reading.called(names) || raise(Mistake, "#{names.last} is not made by the script")
 

@@ -34,11 +34,17 @@ module Basalt
           names = node.list.items.filter_map { |one| one.string&.sval }
           case type
           when *PARTS then part(names)
-          when :OBJECT_INDEX then Naming.indexed(draft, names.last)&.last || kept_index(names.last)
-          when :OBJECT_SEQUENCE then @reading.sequences.drop(names.last) ? :dropped : @reading.called(names)
+          when :OBJECT_INDEX then @reading.indexed(names)&.last || kept_index(names.last)
+          when :OBJECT_SEQUENCE then sequence(names)
           when :OBJECT_STATISTIC_EXT then draft.of_kind("addition").find { |one| Keeping.adds?(one["written"], names.last) }
           else @reading.called(names)
           end
+        end
+
+        def sequence(names)
+          known = @reading.sequence(names) or return @reading.called(names)
+          @reading.sequences.drop(known)
+          :dropped
         end
 
         def part(names)
@@ -67,7 +73,9 @@ module Basalt
           return inside(gone) if gone["type"] == "schema"
 
           bare = Needs.bare(gone)
-          draft.of_kind("view", "addition").select { |one| one.id != gone.id && Words.of(one["query"], one["written"]).include?(bare) }
+          draft.of_kind("view", "addition").select do |one|
+            one.id != gone.id && Words.of(one["query"], one["written"]).any? { |names| names.include?(bare) }
+          end
         end
 
         def inside(schema) = draft.of_kind("table", "view", Kinds::OBJECT).select { |one| Needs.parts(one).first == schema.name }

@@ -12,17 +12,23 @@ module Basalt
         # @param made [PgQuery::CreateSeqStmt, PgQuery::AlterSeqStmt]
         # @return [Boolean] whether it is taken
         def take(made)
-          name = made.sequence.relname
-          if made.is_a?(PgQuery::CreateSeqStmt)
-            return false if made.sequence.relpersistence == "t"
+          return create(made) if made.is_a?(PgQuery::CreateSeqStmt)
 
-            @reading.sequences.take(made, @reading.piece, @reading.fresh(made.sequence.schemaname, name))
-            return true
-          end
-          return true if @reading.sequences.alter(made, @reading.piece)
+          names = @reading.names(made.sequence)
+          known = @reading.sequence(names)
+          return @reading.sequences.alter(known, made, @reading.piece) || true if known
 
-          table = Naming.numbered(@reading.draft, name) or raise Mistake, "the script makes no sequence #{name}"
+          table = @reading.numbered(names) or raise Mistake, "the script makes no sequence #{names.last}"
           @reading.add(table)
+        end
+
+        private
+
+        def create(made)
+          return true if made.if_not_exists && @reading.sequence(@reading.names(made.sequence))
+
+          @reading.sequences.take(made, @reading.piece, @reading.fresh(made.sequence.schemaname, made.sequence.relname))
+          true
         end
       end
     end

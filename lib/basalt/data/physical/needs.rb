@@ -61,7 +61,24 @@ module Basalt
           end
         end
 
-        def among(words) = words.flat_map { |word| @named.fetch(word, []) }.map(&:id)
+        # @param words [Set] see {Words}
+        # @return [Array<Model::Element>] what they may speak of
+        def meant(words) = words.flat_map { |before, name| before ? qualified(before, name) : bare(name) }.uniq(&:id)
+
+        # What nobody puts in a schema is in the usual one, if it is there.
+        def bare(name)
+          found = @named.fetch(name, [])
+          usual = found.select { |thing| Needs.parts(thing).first.nil? }
+          usual.empty? ? found : usual
+        end
+
+        # Before the name stands its schema, or it is a column of what is named before.
+        def qualified(before, name)
+          schema = before == Reading::USUAL ? nil : before
+          @named.fetch(name, []).select { |thing| Needs.parts(thing).first == schema } + @named.fetch(before, [])
+        end
+
+        def among(words) = meant(words).map(&:id)
 
         # A table speaks of other tables only as the types of its columns, or as what it inherits from.
         def table(thing)
@@ -70,7 +87,7 @@ module Basalt
             among(Words.of(*columns.map { |one| one["type"] })) + objects_among(Words.of(*written(thing, columns)))
         end
 
-        def objects_among(words) = words.flat_map { |word| @named.fetch(word, []) }.select { |one| one.kind == Kinds::OBJECT }.map(&:id)
+        def objects_among(words) = meant(words).select { |one| one.kind == Kinds::OBJECT }.map(&:id)
 
         def written(thing, columns)
           [
@@ -99,7 +116,7 @@ module Basalt
             when "view" then [thing["query"], thing["heading"]]
             else [thing["written"]]
             end
-          Words.of(*text, *Sentences.additions(@set, thing.id).map { |one| one["written"] }).flat_map { |word| @named.fetch(word, []) }
+          meant(Words.of(*text, *Sentences.additions(@set, thing.id).map { |one| one["written"] }))
         end
       end
     end

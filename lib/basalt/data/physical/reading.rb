@@ -77,6 +77,8 @@ module Basalt
 
         # @param relation [PgQuery::RangeVar]
         # @return [Model::Element, nil] the table, the view or what is kept of that name
+        # @return [Array<String>] its name, behind its schema where it is said
+        def names(relation) = [relation.schemaname, relation.relname].reject(&:empty?)
         def thing(relation) = relation && named(relation.schemaname, relation.relname)
         def table(relation) = thing(relation)&.then { |one| one if one.kind == "table" }
 
@@ -84,9 +86,23 @@ module Basalt
         # @return [Model::Element, nil]
         def called(names) = named(names.length > 1 ? names[-2] : "", names.last)
 
+        # @param schema [String] as SQL names it; empty where it does not
+        # @return [Array<String, nil>] the schemas in which something is looked for, in order
+        def homes(schema) = schema.empty? ? @path | [nil] : [home(schema)]
+
+        # @return [Array(Model::Element, Model::Element), nil] see {Naming.indexed}
+        def indexed(names) = Naming.indexed(draft, homes(names.length > 1 ? names[-2] : ""), names.last)
+
+        # @return [Model::Element, nil] see {Naming.numbered}
+        def numbered(names) = Naming.numbered(draft, homes(names.length > 1 ? names[-2] : ""), names.last)
+
+        # @return [Sequences::Made, nil] what the script said of a sequence so far
+        def sequence(names)
+          homes(names.length > 1 ? names[-2] : "").lazy.filter_map { |one| @sequences[SQLName.of(one, names.last)] }.first
+        end
+
         def named(schema, name, kinds = KINDS)
-          homes = schema.empty? ? @path | [nil] : [home(schema)]
-          homes.lazy.filter_map { |one| draft.named(SQLName.of(one, name)).find { |element| kinds.include?(element.kind) } }.first
+          homes(schema).lazy.filter_map { |one| draft.named(SQLName.of(one, name)).find { |element| kinds.include?(element.kind) } }.first
         end
 
         KINDS = ["table", "view", Kinds::OBJECT].freeze

@@ -39,6 +39,8 @@ module Basalt
 
           FirstNames.keep(draft, known) if known.kind == "table"
           call(known, SQLName.of(Needs.parts(known).first, made.newname))
+          FirstNames.settle(draft, draft.element(known.id)) if known.kind == "table"
+          true
         end
 
         # With its arguments, where it has some.
@@ -63,6 +65,7 @@ module Basalt
           FirstNames.keep(draft, table)
           @reading.set(Tabling.column!(draft, table, made.subname), "name", made.newname)
           Respelling.follow(draft, table.id, { made.subname => made.newname })
+          FirstNames.settle(draft, table)
           true
         end
 
@@ -76,7 +79,7 @@ module Basalt
         end
 
         def index(made)
-          table, known = Naming.indexed(draft, made.relation.relname)
+          table, known = @reading.indexed(@reading.names(made.relation))
           raise Mistake, "the script makes no index #{made.relation.relname}" unless table || made.missing_ok
           return true unless table
 
@@ -85,9 +88,14 @@ module Basalt
         end
 
         def sequence(made)
-          return true if @reading.sequences.rename(made.relation.relname, made.newname, @reading.piece)
+          names = @reading.names(made.relation)
+          known = @reading.sequence(names)
+          if known
+            @reading.sequences.rename(known, SQLName.of(SQLName.schema(known.name), made.newname), @reading.piece)
+            return true
+          end
 
-          owner = Naming.numbered(draft, made.relation.relname)
+          owner = @reading.numbered(names)
           raise Mistake, "the script makes no sequence #{made.relation.relname}" unless owner
 
           @reading.add(owner)

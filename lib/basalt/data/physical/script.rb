@@ -52,7 +52,7 @@ module Basalt
         def sequences
           @tables.flat_map do |table|
             columns(table).select { |column| column["sequence"] && column["generated"] == Numbering::SERIAL }.map do |column|
-              usual = SQLName.of(SQLName.schema(table.name), Numbering.usual_name(SQLName.local(table.name), column.name))
+              usual = FirstNames.usual_sequence(table, column)
               wanted = SQLName.quote(SQLName.local(column["sequence"]))
               Statement.new(text: "ALTER SEQUENCE #{SQLName.qualified(usual)} RENAME TO #{wanted};", element_id: table.id)
             end

@@ -12,42 +12,38 @@ module Basalt
           @made = {}
         end
 
+        # @param name [String] what it is called in the model
+        # @return [Made, nil]
+        def [](name) = @made[name]
+
         # @param made [PgQuery::CreateSeqStmt]
         # @param piece [SQLText::Piece] where it stands
         # @param name [String] what it is called in the model
         def take(made, piece, name)
-          usual = made.sequence.relpersistence == "p"
-          @made[made.sequence.relname] = Made.new(piece, name, made.options.to_a, owner(made.options), [], !usual)
+          @made[name] = Made.new(piece, name, made.options.to_a, owner(made.options), [], made.sequence.relpersistence != "p")
         end
 
+        # @param known [Made]
         # @param made [PgQuery::AlterSeqStmt]
-        # @return [Boolean] whether the sequence is known
-        def alter(made, piece)
-          known = @made[made.sequence.relname] or return false
+        def alter(known, made, piece)
           known.altered << piece
           owned = made.options.map { |one| one.def_elem.defname } == ["owned_by"]
           owned ? known.owner = owner(made.options) : known.unusual = true
-          true
         end
 
-        # @return [Boolean] whether it is known; what is said of it is kept then
-        def say(name, piece)
-          known = @made[name] or return false
+        # What else is said of it is kept.
+        def say(known, piece)
           known.altered << piece
           known.unusual = true
         end
 
-        # @return [Boolean] whether it was there
-        def drop(name) = !@made.delete(name).nil?
-        def known?(name) = @made.key?(name)
+        def drop(known) = @made.delete(known.name)
 
-        # @return [Boolean] whether it was there
-        def rename(name, fresh, piece)
-          known = @made.delete(name) or return false
-          known.altered << piece
-          known.unusual = true
-          @made[fresh] = known
-          true
+        # It keeps what is said under the name that it had, and is known by another from now on.
+        def rename(known, name, piece)
+          @made.delete(known.name)
+          say(known, piece)
+          @made[name] = known
         end
 
         # Columns are told that they are numbered by them; what is left is kept.
@@ -55,8 +51,8 @@ module Basalt
         # @param reading [Reading]
         def settle(reading)
           numbered = reading.draft.of_kind("column").select { |column| column["default"].to_s.start_with?("nextval(") }
-          @made.each do |name, made|
-            column = numbered.find { |one| column?(reading.draft, one, name, made) }
+          @made.each_value do |made|
+            column = numbered.find { |one| column?(reading.draft, one, made) }
             next Columns.new(reading, nil).numbered(column, Numbering::SERIAL) if column
 
             reading.attempt(made.piece) { keep(reading, made) }
@@ -76,10 +72,13 @@ module Basalt
           said&.arg&.list&.items&.map { |one| one.string.sval }&.last(2)
         end
 
-        def column?(draft, column, name, made)
-          table = SQLName.local(draft.element(column.owner_id).name)
-          !made.unusual && made.owner == [table, column.name] && name == Numbering.usual_name(table, column.name) && column["required"] &&
-            next_of?(column["default"], name) && Numbering.usual?(made.options, name) && type(made.options) == column["type"]
+        def column?(draft, column, made)
+          home, table = SQLName.parts(draft.element(column.owner_id).name)
+          schema, name = SQLName.parts(made.name)
+          return false if made.unusual || home != schema || !column["required"]
+
+          made.owner == [table, column.name] && name == Numbering.usual_name(table, column.name) && next_of?(column["default"], name) &&
+            Numbering.usual?(made.options, name) && type(made.options) == column["type"]
         end
 
         def next_of?(default, name) = default.match?(/\Anextval\('(?:[^'.]+\.)?"?#{Regexp.escape(name)}"?'::regclass\)\z/)
