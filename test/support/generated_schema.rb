@@ -13,9 +13,10 @@ class GeneratedSchema
     "", " ON DELETE CASCADE", " ON DELETE SET NULL ON UPDATE CASCADE", " DEFERRABLE", " ON UPDATE RESTRICT INITIALLY DEFERRED"
   ].freeze
 
-  def initialize(seed)
+  # @param schema [String] in which all of it is
+  def initialize(seed, schema = "s#{seed}")
     @random = Random.new(seed)
-    @schema = "s#{seed}"
+    @schema = schema
     @tables = []
     @statements = ["CREATE SCHEMA #{@schema}"]
   end

@@ -68,7 +68,7 @@ module Basalt
         ) { |context, said| Tabling.say_reference(context, said) },
         *Tabling::CONSTRAINING.flat_map do |type, words|
           [*("by <names:names>" unless type == "exclusion"), "as <as_written:lines>"].map do |what|
-            deferred = " [<deferred:deferring>]" unless Physical::Script::INDEXES.key?(type)
+            deferred = " [<deferred:deferring>]" unless Physical::Definitions::INDEXES.key?(type)
             Statements::Form.new("<table:#{TABLE}> #{words} #{what}#{deferred} #{CALLED} #{THREAD}", late: true) do |context, said|
               Tabling.say_written(context, said, type)
             end

@@ -8,6 +8,16 @@ module Basalt
       # A minimum as constraint triggers that are looked at when a transaction ends (PostgreSQL 15,
       # CREATE TRIGGER): one on the table whose rows need others, one on the table of those others.
       class Trigger
+        # @param definitions [Definitions] that names the tables
+        # @return [Array<String>] statements; none where no foreign key says how the others refer
+        def self.of(set, minimum, definitions)
+          reference =
+            Tabling
+              .references(set, minimum.target("of"))
+              .find { |one| one.targets("column") == minimum.targets("column") && one.targets("key").any? } or return []
+          new(set, minimum, reference, definitions.method(:name)).statements
+        end
+
         # @param reference [Model::Element] the foreign key by which the others refer
         # @param names [#call] gives the quoted name of a table by its id
         def initialize(set, minimum, reference, names)
