@@ -59,11 +59,11 @@ module Basalt
           def drop(one) = step(one.phase == :references ? :drop_references : :drop_constraints, one.drops, one)
           def add(one) = step(one.phase, one.adds, one)
 
-          # A name that another has until it is renamed too is taken by way of a third.
+          # What has a name that another is to get gives it up first.
           def renames
-            held = @renamed.to_set { |one, _, table| [SQLName.schema(table.name), one.called] }
+            wanted = @renamed.to_set { |_, other, table| [SQLName.schema(table.name), other.called] }
             @renamed.flat_map.with_index do |(one, other, table), index|
-              next rename(one, other, table, one.called, other.called) unless held.include?([SQLName.schema(table.name), other.called])
+              next rename(one, other, table, one.called, other.called) unless wanted.include?([SQLName.schema(table.name), one.called])
 
               aside = "renamed_#{index}"
               rename(one, other, table, one.called, aside, :aside) + rename(one, other, table, aside, other.called)

@@ -183,11 +183,11 @@ module Basalt
           def leaves(old, undone)
             return :comments if old["type"] == "schema"
             return :unjoin if undone.match?(/\ADROP (?:FOREIGN )?TABLE/)
+            return :drop_objects unless Needs::ROUTINES.include?(old["type"])
 
             words = Words.outside_strings(old["written"]).to_set(&:last)
-            (@pair.altered | from.views.values.map { |one|
-              Needs.bare(one)
-            }).any? { |name| words.include?(name) } ? :drop_views : :drop_objects
+            relations = @pair.gone_tables + @pair.reshaped + from.views.values
+            relations.any? { |one| words.include?(Needs.bare(one)) } ? :drop_views : :drop_objects
           end
 
           def lost(old) = ("the numbers that #{old.name} has given" if old["type"] == "sequence")
