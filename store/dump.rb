@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "open3"
+require "tempfile"
 
 module Store
   # The schema of a database as a script, read from its catalogue by PostgreSQL's own pg_dump. Nothing of the database is altered, and
@@ -35,7 +36,7 @@ module Store
 
     # @return [String] what a person has to know of what the server or pg_dump says
     def self.told(text)
-      line = text.lines.map(&:strip).grep(/error|fatal/i).first || text.lines.last.to_s.strip
+      line = text.lines.map(&:strip).grep(/error|fatal|failed/i).first || text.lines.last.to_s.strip
       "The database does not let itself be read: #{line.sub(/\Apg_dump: (?:error|fatal): /, "").sub(/\A.*FATAL:\s*/, "")}"
     end
 

@@ -3,7 +3,7 @@
 require "stringio"
 
 module CommandLine
-  # Small servers on loopback that play what is outside, as long as the application runs with its sample.
+  # Small servers on loopback, and databases, that play what is outside as long as the application runs with its sample.
   class StandIns
     # How many ports that are taken are passed over.
     TRIES = 20
@@ -16,7 +16,7 @@ module CommandLine
     end
 
     # @return [Array<String>] what there is to know of each
-    def begin = Web::Extensions.gather(:stand_ins).filter_map { |one| serve(one) }
+    def begin = Web::Extensions.gather(:stand_ins).filter_map { |one| one.respond_to?(:begin) ? one.begin : serve(one) }
 
     def end = @servers.each { |server| server.stop(true) }
 

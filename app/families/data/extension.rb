@@ -7,7 +7,7 @@ module Web
       module Extension
         module_function
 
-        def routes = [Routes]
+        def routes = [Routes, SchemaRoutes, MigrationRoutes]
 
         def panels =
           {
@@ -15,11 +15,12 @@ module Web
             sheet: [:data_sheet, Presenters::SheetPanel],
             chosen: [:data_chosen, Presenters::ChosenPanel],
             links: :data_links,
-            openers: :schema_opener
+            openers: [:schema_opener, Presenters::SchemaOpener]
           }
 
         def commands = { "derive" => Commands::Derive, "sql" => Commands::Sql }
-        def tasks = { "proof" => ProofWork }
+        def tasks = { "proof" => ProofWork, "migration" => MigrationWork }
+        def stand_ins = [StandIn]
         def importers = [Importer]
       end
     end

@@ -66,25 +66,6 @@ module Web
           end
         end
 
-        # A schema written in SQL becomes tables on a sheet of their own.
-        post "/projects/:project_id/schemas", needs: :edit, answers: :page, makes: "AddSheet, Add, Show" do
-          upload = Upload.new(params[:schema], what: "an SQL file", limit: Basalt::Data::Physical::Schema::LIMIT)
-          read = Basalt::Data::Physical::Schema.new(upload.bytes)
-          raise Basalt::Mistake, "There is no statement in the file" if read.empty?
-
-          name = upload.stem.tr("_", " ")
-          with_project do |project|
-            told = made = nil
-            project.act(said: "brought in the schema #{name}", by: person) do |draft|
-              made = Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), name, "tables")
-              told = read.into(draft, sheet_id: made)
-            end
-            project.act(said: "laid out the tables", by: person, sheet_id: made, tidy: true) { nil }
-            sheet = project.set.sheets[made]
-            erb(:schema, locals: { project:, sheet:, schema: Presenters::SchemaPage.new(project.set, sheet, told, read.left_out) })
-          end
-        end
-
         post "#{SHEET}/judged/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
           verdict = %w[confirmed disputed open].find { |one| one == params[:verdict] } or
             raise Basalt::Mistake, "A sentence is confirmed, disputed or open"

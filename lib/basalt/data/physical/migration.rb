@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "digest"
+
 module Basalt
   module Data
     module Physical
@@ -11,6 +13,9 @@ module Basalt
         Step = Value.of(:phase, :sql, :loses, :element_id, :by_hand, :rank) do
           # @return [String] known again when the same models are compared once more
           def key = Digest::SHA256.hexdigest(sql)[0, 16]
+
+          # @return [String] as a comment, with the reason
+          def commented = ["#{"by hand: " if by_hand}#{loses}", *sql.lines(chomp: true)].map { |line| "-- #{line}" }.join("\n")
         end
         # In this order.
         PHASES = %i[
@@ -39,9 +44,13 @@ module Basalt
         # @return [Boolean] whether both are the same already
         def empty? = steps.empty?
 
-        # @param confirmed [Array<String>] keys of the steps that may lose something; the others stay as comments
+        # @param steps [Array<Step>]
+        # @param confirmed [Array<String>] keys of those that may lose something and are wanted; the others stay as comments
         # @return [String]
-        def script(confirmed = []) = "#{steps.map { |step| written(step, confirmed) }.join("\n\n")}\n"
+        def self.written(steps, confirmed = [])
+          texts = steps.map { |step| step.by_hand || (step.loses && !confirmed.include?(step.key)) ? step.commented : step.sql }
+          "#{texts.join("\n\n")}\n"
+        end
 
         # @return [Array<Script::Statement>] what is run; all that may lose something is confirmed
         def statements
@@ -49,17 +58,6 @@ module Basalt
             SQLText.new(step.sql).pieces.map { |piece| Script::Statement.new(text: "#{piece.text};", element_id: step.element_id) }
           end
         end
-
-        private
-
-        def written(step, confirmed)
-          return commented("by hand: ", step) if step.by_hand
-          return step.sql if step.loses.nil? || confirmed.include?(step.key)
-
-          commented("", step)
-        end
-
-        def commented(before, step) = ["#{before}#{step.loses}", *step.sql.lines(chomp: true)].map { |line| "-- #{line}" }.join("\n")
       end
     end
   end

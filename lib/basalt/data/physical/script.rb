@@ -24,6 +24,9 @@ module Basalt
           @definitions = Definitions.new(set, names)
         end
 
+        # @return [Array<Model::Element>] what it makes
+        attr_reader :things
+
         # @return [String]
         def text = "#{statements.map(&:text).join("\n\n")}\n"
 
