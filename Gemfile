@@ -28,6 +28,7 @@ gem "rack-attack", "~> 6.7"
 gem "ruby-vips", "~> 2.3"
 gem "que", "~> 2.4"
 gem "rubyzip", "~> 2.4", require: "zip"
+gem "sqlite3", "~> 2.8"
 gem "ttfunk", "~> 1.8"
 
 group :test do

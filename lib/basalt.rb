@@ -8,7 +8,8 @@ require "securerandom"
 module Basalt
   LOADER = Zeitwerk::Loader.new.tap do |loader|
     loader.push_dir(__dir__)
-    loader.inflector.inflect("svg" => "SVG", "csv" => "CSV", "sql_name" => "SQLName", "sql_text" => "SQLText")
+    loader.inflector.inflect("svg" => "SVG", "csv" => "CSV", "sql_name" => "SQLName", "sql_text" => "SQLText",
+                             "sqlite" => "SQLite", "mariadb" => "MariaDB")
     loader.setup
   end
 

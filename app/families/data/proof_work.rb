@@ -9,14 +9,26 @@ module Web
 
         module_function
 
-        # @param task [Store::Task] with the +sheet_id+
+        # @param task [Store::Task] with the +sheet_id+, and the +engine+ where it is another than PostgreSQL
         # @return [Store::Task::Result] how many of how many statements ran, and of the one that did not, what it is about
         def call(task)
           statements =
-            Store::ProjectSession.for(task.project_id).open { |project| script(project.set, task.arguments["sheet_id"]).statements }
+            Store::ProjectSession.for(task.project_id).open { |project| written(project.set, task).statements }
           task.report(0, statements.length)
-          outcome = Store::Proof.of(statements)
+          engine = task.arguments["engine"]
+          outcome = engine ? Store::EngineProof.of(engine, statements) : Store::Proof.of(statements)
           Store::Task::Result.new(values: { **outcome.to_h, of: statements.length })
+        end
+
+        def written(set, task)
+          name = task.arguments["engine"] or return script(set, task.arguments["sheet_id"])
+          for_engine(set, task.arguments["sheet_id"], Basalt::Data::Physical::Engine.named(name))
+        end
+
+        # @return [Basalt::Data::Physical::EngineScript]
+        def for_engine(set, sheet_id, engine)
+          things = set.things_on(sheet_id).select { |thing| MADE.include?(thing.kind) }
+          Basalt::Data::Physical::EngineScript.new(set, things, engine, Basalt::Data::Physical::AgreedTypes.of(set, engine))
         end
 
         # @return [Basalt::Data::Physical::Script] of what stands on the sheet

@@ -107,12 +107,40 @@ module Web
           end
         end
 
+        # The same for another engine: what it cannot hold, its types, and its script.
+        get "#{SHEET}/engines/:engine", needs: :see, answers: :page do
+          with_project do |project|
+            page = Presenters::EnginePage.new(project.set, sheet(project), Basalt::Data::Physical::Engine.named(params[:engine]))
+            erb(:engine, locals: { project:, sheet: sheet(project), page: })
+          end
+        end
+
+        get "#{SHEET}/engines/:engine/schema.sql", needs: :see, answers: :file do
+          with_project do |project|
+            engine = Basalt::Data::Physical::Engine.named(params[:engine])
+            title = Drawings::FileName.plain("#{sheet(project).name} #{engine.name}")
+            download("#{title}.sql", "application/sql", ProofWork.for_engine(project.set, sheet(project).id, engine).text)
+          end
+        end
+
+        post "#{SHEET}/engines/:engine/types", needs: :edit, answers: :redirect, makes: "Add, Set" do
+          with_project do |project|
+            engine = Basalt::Data::Physical::Engine.named(params[:engine])
+            types = Basalt::Data::Physical::AgreedTypes.read(params[:types].to_s)
+            project.act(said: "agreed on types for #{engine.title}", by: person) do |draft|
+              Basalt::Data::Physical::AgreedTypes.agree(draft, engine, types)
+            end
+            redirect sheet_path(sheet(project).id, "engines/#{engine.name}")
+          end
+        end
+
         # The server is asked in the queue; what is quick is told at once.
         post "#{SHEET}/proof", needs: :edit, answers: :part do
           with_project do |project|
             raise Basalt::Mistake, "There are no tables on this sheet to prove" if script(project.set, sheet(project)).statements.empty?
 
-            task = Store::Task.give(project.project_id, "proof", { sheet_id: sheet(project).id }, by: person)
+            engine = params[:engine] && Basalt::Data::Physical::Engine.named(params[:engine]).name
+            task = Store::Task.give(project.project_id, "proof", { sheet_id: sheet(project).id, engine: }.compact, by: person)
             part("#answer", proof(project, task.wait(QUICK)))
           end
         end

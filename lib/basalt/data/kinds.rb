@@ -225,7 +225,8 @@ module Basalt
             *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) },
             field("prefix", :word),
             field("longest", :integer, range: 8..63),
-            field("types", :text)
+            field("types", :text),
+            *%w[sqlite mariadb iso].map { |engine| field("#{engine}_types", :text, label: "types for #{engine}") }
           ]
         )
       ].freeze

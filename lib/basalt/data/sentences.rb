@@ -143,6 +143,7 @@ module Basalt
         *Logical::Conventions::PATTERNS.keys.map { |name| Conventional.pattern(name) },
         quality(Logical::Conventions::KIND, "prefix <prefix:word>"),
         quality(Logical::Conventions::KIND, "types <types:word>"),
+        *%w[sqlite mariadb iso].map { |engine| quality(Logical::Conventions::KIND, "types for #{engine} <#{engine}_types:word>") },
         quality(Logical::Conventions::KIND, "longest <longest:integer>"),
         quality(%w[entity relationship meeting], "meaning <meaning:word>"),
         quality(%w[entity relationship meeting], "also called <synonyms:word>")

@@ -6,22 +6,33 @@ module Web
       module Commands
         # Writes the tables of a file as SQL.
         class Sql < CommandLine::Command
-          USAGE = "bin/basalt sql FILE.basalt [--dialect postgresql] [--to FILE.sql]"
+          USAGE = "bin/basalt sql FILE.basalt [--dialect postgresql|sqlite|mariadb|iso] [--to FILE.sql]"
           SUMMARY = "The tables of a file as SQL that loads."
-          DIALECTS = %w[postgresql].freeze
+          POSTGRESQL = "postgresql"
+          DIALECTS = [POSTGRESQL, *Basalt::Data::Physical::Engine.all.map(&:name)].freeze
 
           def describe(parser)
             super
-            parser.on("--dialect NAME", DIALECTS, "postgresql") { |name| options[:dialect] = name }
+            parser.on("--dialect NAME", DIALECTS, DIALECTS.join(", ")) { |name| options[:dialect] = name }
             parser.on("--to FILE", "where to; otherwise it is printed") { |path| options[:to] = path }
           end
 
           private
 
           def act
-            script = Basalt::Data::Physical::Script.new(tabled(model)).text
+            script = written(tabled(model))
             options[:to] ? CommandLine::Files.write(options[:to], script) : out.print(script)
             0
+          end
+
+          # What the engine cannot hold is told beside.
+          def written(set)
+            return Basalt::Data::Physical::Script.new(set).text if options.fetch(:dialect, POSTGRESQL) == POSTGRESQL
+
+            engine = Basalt::Data::Physical::Engine.named(options[:dialect])
+            script = Basalt::Data::Physical::EngineScript.new(set, nil, engine, Basalt::Data::Physical::AgreedTypes.of(set, engine))
+            script.losses.each { |one| err.puts "#{file}: #{engine.title} cannot hold #{one.words}" }
+            script.text
           end
 
           # Entities alone are derived from as it goes.

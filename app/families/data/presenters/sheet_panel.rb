@@ -21,6 +21,9 @@ module Web
               Basalt::Data::ReadBack.tally(@set, @set.relations_on(@sheet.id).select { |one| one.kind == "relationship" })
           end
 
+          # @return [Array<Basalt::Data::Physical::Engine>] other engines than PostgreSQL
+          def engines = Basalt::Data::Physical::Engine.all
+
           def confirmed = tally.first
           def sentences = tally.last
         end
