@@ -114,7 +114,7 @@ class DataTest < Minitest::Test
     )
     attach_file "schema", path
     click_button "Read the schema"
-    assert_text "2 tables taken"
+    assert_text "2 tables and 1 domain taken"
     assert_text "CREATE DOMAIN litres AS int"
     assert_text "1 right given or taken"
     assert_accessible "a schema brought in"

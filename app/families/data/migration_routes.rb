@@ -42,7 +42,7 @@ module Web
         get "#{SHEET}/migrations/:task_id/script.sql", needs: :see, answers: :file do
           with_project do |project|
             migration = Presenters::MigrationPage.new(project.set, migration_task)
-            download("migration.sql", "application/sql", migration.script(Array(params[:confirmed]).map(&:to_s)))
+            download("migration.sql", "application/sql", migration.script(Array(params[:steps]).map(&:to_s)))
           end
         end
 
@@ -55,7 +55,7 @@ module Web
 
           # @return [Hash] where it begins
           def before(project)
-            return { intake_id: brought(project) } if params[:script]
+            return { intake_id: brought(project) } if params[:schema]
             return { intake_id: known(project) } if params[:intake]
 
             number = Integer(params[:since].to_s, 10, exception: false)
@@ -68,7 +68,7 @@ module Web
             Store::Intake.find_by(id: id(params[:intake]), project_id: project.project_id)&.id || raise(Refusals::NotFound, "schema")
 
           def brought(project)
-            upload = Upload.new(params[:script], what: "an SQL file", limit: Basalt::Data::Physical::Schema::LIMIT)
+            upload = Upload.new(params[:schema], what: "an SQL file", limit: Basalt::Data::Physical::Schema::LIMIT)
             Basalt::Data::Physical::Schema.new(upload.bytes)
             about = { id: SecureRandom.uuid, project_id: project.project_id, file_name: "#{upload.stem}.sql" }
             Store::Intake.create!(content: upload.bytes, **about).id
