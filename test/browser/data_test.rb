@@ -123,4 +123,36 @@ class DataTest < Minitest::Test
     click_button "Make it numeric(12,2)"
     assert_no_css ".finding", text: "keeps money"
   end
+
+  METERS = File.expand_path("../../standins/database/meters.sql", __dir__)
+
+  def test_a_dump_is_brought_in_proved_altered_and_migrated
+    @project = project("project Tarnwater")
+    visit "/projects/#{@project.id}"
+    attach_file "schema", METERS
+    click_button "Read the schema"
+    assert_text "CREATE TRIGGER meters_touched"
+    find("main").click_link "meters"
+    assert_css "#layer-things > g", text: "meters_touched"
+    click_button "Prove it on the server"
+    assert_css "#answer", text: "Proved: the server took all"
+    say "meters has installed_on date"
+    say "meter_state is one of planned, fitted, faulty, removed, lost"
+    thing("meter_state").click
+    assert_field "SQL", with: /'removed', 'lost'/
+    page.send_keys(:escape)
+    click_link "Migrate to it"
+    assert_accessible "where a migration begins"
+    first("label", text: "said: meters has installed_on date").click
+    click_button "Compare with that"
+    assert_css ".migration li", text: "ALTER TABLE meters ADD COLUMN installed_on date;"
+    assert_css ".migration li", text: "ALTER TYPE meter_state ADD VALUE 'lost' AFTER 'removed';"
+    assert_text "Proved: in a scratch database the old state became the new one."
+    assert_accessible "a migration"
+    click_link "To the sheet"
+    click_link "For SQLite"
+    click_button "Prove it on SQLite"
+    assert_text "Proved: the server took all"
+    assert_accessible "the tables for another engine"
+  end
 end
