@@ -95,6 +95,12 @@ class SchemaPagesTest < Minitest::Test
     assert_match(/price TEXT NOT NULL/, get("#{sheet_base}/engines/sqlite/schema.sql").body)
     post "#{sheet_base}/proof", { token:, engine: "sqlite" }, "HTTP_HX_REQUEST" => "true"
     assert_match "Proved: the server took all", last_response.body
+    assert_match(/20 rows/, get("#{sheet_base}/rows").body)
+    assert_match(/INSERT INTO meters/, get("#{sheet_base}/rows-sql", rows: 3).body)
+    assert_equal "PK", get("#{sheet_base}/rows-zip", rows: 3).body[0, 2]
+    assert_equal 422, get("#{sheet_base}/rows", rows: "many").status
+    post "#{sheet_base}/proof", { token:, rows: "4" }, "HTTP_HX_REQUEST" => "true"
+    assert_match "Proved: the server took all", last_response.body
     assert_equal 422, post("#{sheet_base}/engines/sqlite/types", { token:, types: "numeric" }).status
     assert_equal 422, get("#{sheet_base}/engines/other").status
     migration_from_a_script(sheet_base)

@@ -107,6 +107,23 @@ module Web
           end
         end
 
+        # Rows that the constraints let in.
+        get "#{SHEET}/rows", needs: :see, answers: :page do
+          with_project do |project|
+            rows = Presenters::RowsPage.new(ProofWork.rows(project.set, sheet(project).id, row_count), row_count)
+            erb(:sample_rows, locals: { project:, sheet: sheet(project), rows: })
+          end
+        end
+
+        { "sql" => "application/sql", "zip" => "application/zip" }.each do |ending, type|
+          get "#{SHEET}/rows-#{ending}", needs: :see, answers: :file do
+            with_project do |project|
+              rows = Presenters::RowsPage.new(ProofWork.rows(project.set, sheet(project).id, row_count), row_count)
+              download("#{Drawings::FileName.plain("#{sheet(project).name} rows")}.#{ending}", type, rows.public_send(ending))
+            end
+          end
+        end
+
         # The same for another engine: what it cannot hold, its types, and its script.
         get "#{SHEET}/engines/:engine", needs: :see, answers: :page do
           with_project do |project|
@@ -140,7 +157,8 @@ module Web
             raise Basalt::Mistake, "There are no tables on this sheet to prove" if script(project.set, sheet(project)).statements.empty?
 
             engine = params[:engine] && Basalt::Data::Physical::Engine.named(params[:engine]).name
-            task = Store::Task.give(project.project_id, "proof", { sheet_id: sheet(project).id, engine: }.compact, by: person)
+            rows = params[:rows] && row_count
+            task = Store::Task.give(project.project_id, "proof", { sheet_id: sheet(project).id, engine:, rows: }.compact, by: person)
             part("#answer", proof(project, task.wait(QUICK)))
           end
         end
@@ -246,6 +264,14 @@ module Web
 
           # @param task [Store::Task]
           def proof(project, task) = view(:proof, sheet: sheet(project), proof: Presenters::ProofState.new(project.set, task))
+
+          # @return [Integer] of sample rows for each table
+          def row_count
+            text = params.fetch(:rows, Presenters::RowsPage::USUAL.to_s)
+            count = Integer(text, 10, exception: false)
+            most = Basalt::Data::Physical::Samples::Rows::MOST
+            count&.between?(1, most) ? count : raise(Basalt::Mistake, "There are 1 to #{most} rows for each table")
+          end
 
           def script(set, sheet) = ProofWork.script(set, sheet.id)
         end

@@ -6,7 +6,7 @@ module Web
       module Commands
         # Writes the tables of a file as SQL.
         class Sql < CommandLine::Command
-          USAGE = "bin/basalt sql FILE.basalt [--dialect postgresql|sqlite|mariadb|iso] [--to FILE.sql]"
+          USAGE = "bin/basalt sql FILE.basalt [--dialect postgresql|sqlite|mariadb|iso] [--rows N] [--to FILE.sql]"
           SUMMARY = "The tables of a file as SQL that loads."
           POSTGRESQL = "postgresql"
           DIALECTS = [POSTGRESQL, *Basalt::Data::Physical::Engine.all.map(&:name)].freeze
@@ -14,6 +14,7 @@ module Web
           def describe(parser)
             super
             parser.on("--dialect NAME", DIALECTS, DIALECTS.join(", ")) { |name| options[:dialect] = name }
+            parser.on("--rows N", Integer, "sample rows for each table behind it, for PostgreSQL") { |count| options[:rows] = count }
             parser.on("--to FILE", "where to; otherwise it is printed") { |path| options[:to] = path }
           end
 
@@ -27,12 +28,21 @@ module Web
 
           # What the engine cannot hold is told beside.
           def written(set)
-            return Basalt::Data::Physical::Script.new(set).text if options.fetch(:dialect, POSTGRESQL) == POSTGRESQL
+            return postgresql(set) if options.fetch(:dialect, POSTGRESQL) == POSTGRESQL
 
             engine = Basalt::Data::Physical::Engine.named(options[:dialect])
             script = Basalt::Data::Physical::EngineScript.new(set, nil, engine, Basalt::Data::Physical::AgreedTypes.of(set, engine))
             script.losses.each { |one| err.puts "#{file}: #{engine.title} cannot hold #{one.words}" }
             script.text
+          end
+
+          def postgresql(set)
+            script = Basalt::Data::Physical::Script.new(set).text
+            return script unless options[:rows]
+
+            rows = Basalt::Data::Physical::Samples::Rows.new(set, count: options[:rows])
+            rows.told.each { |words| err.puts "#{file}: #{words}" }
+            "#{script}\n#{rows.sql}"
           end
 
           # Entities alone are derived from as it goes.
