@@ -13,23 +13,27 @@ module Drawings
     # What was drawn once is not kept for the next time.
     Vips.cache_set_max(0)
 
+    # Pixels of a picture: more of them are drawn longer than anybody waits, and no reader opens them.
+    MOST = 45_000_000.0
+
     module_function
 
     # Drawn in a process of its own, which gives its memory back.
     #
     # @param svg [String]
     # @param scale [Float] pixels for each px of the drawing
-    # @param longest [Integer] a larger picture is made smaller, to this many pixels at its longer side
+    # @param longest [Integer] a larger picture is made smaller, to this many pixels at its longer side, and MOST in all
     # @param ground [String] the colour behind it
     # @return [String] PNG
     def png(svg, scale, longest, ground: Basalt::Drawing::Pens::PAPER)
-      side = svg.match(/<svg [^>]*width="([\d.]+)" height="([\d.]+)"/).captures.map(&:to_f).max
+      sides = svg.match(/<svg [^>]*width="([\d.]+)" height="([\d.]+)"/).captures.map(&:to_f)
+      zoom = [scale, longest / sides.max, Math.sqrt(MOST / sides.reduce(:*))].min
       picture, message, status =
         Open3.capture3(
           { "FONTCONFIG_FILE" => Fonts::CONFIGURATION },
           *COMMAND,
           "--zoom",
-          [scale, longest / side].min.to_s,
+          zoom.to_s,
           "--background-color",
           ground,
           stdin_data: svg,

@@ -118,6 +118,8 @@ module Basalt
       #
       # @return [Array(String, String)] the schema, nil for the usual one, and the name
       def parts(name)
+        return [nil, name] unless name.match?(/[".]/)
+
         found = name.match(/\A(?:(?<schema>"(?:[^"]|"")+"|[^".]+)\.)?(?<rest>"(?:[^"]|"")+"|[^".]+)\z/) or return [nil, name]
         [found[:schema], found[:rest]].map { |one| one && (one.start_with?('"') ? one[1..-2].gsub('""', '"') : one) }
       end

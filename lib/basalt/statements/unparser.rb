@@ -103,11 +103,8 @@ module Basalt
       # @return [String] one sentence
       def say(*parts)
         parts = parts.flatten.compact
-        if parts.none? { |part| part.is_a?(Mention) && doubtful?(part) } && (!doubtful_names? || !WordRuns.new(set, parts).other_names?)
-          return render(parts)
-        end
-
-        certain(parts)
+        plain = parts.none? { |part| part.is_a?(Mention) && doubtful?(part) }
+        plain && (!doubtful_names? || !WordRuns.new(set, parts, method(:single?)).other_names?) ? render(parts) : certain(parts)
       end
 
       # A long list is told in several sentences, each short enough to be read and read back.
@@ -268,14 +265,26 @@ module Basalt
         return true if mention.spoken
 
         text = mention.name || mention.element.name
-        Quoting.always?(text) || Quoting.doubtful?(text) || set.elements.ids_by(:name, text).length > 1
+        Quoting.always?(text) || Quoting.doubtful?(text) || !single?(mention, text)
+      end
+
+      # Parts of others are not looked for where something is named anew.
+      #
+      # @return [Boolean] whether nothing else could be meant by the name
+      def single?(mention, text)
+        found = set.elements.ids_by(:name, text)
+        return true if found.length <= 1
+        return false unless mention.name
+
+        @parts_alone ||= {}
+        @parts_alone.fetch(text) { @parts_alone[text] = found.all? { |id| set.element(id).owner_id } }
       end
 
       # Sentences of the same shape are understood alike, where no other name could be read out of their words.
       def certain(parts)
         return sure(parts) if parts.grep(Mention).any?(&:spoken)
 
-        runs = WordRuns.new(set, parts)
+        runs = WordRuns.new(set, parts, method(:single?))
         return sure(parts) unless runs.plain?
 
         bare = @shapes.fetch(runs.shape) { @shapes[runs.shape] = sure(parts) == render(parts) }

@@ -7,8 +7,10 @@ module Basalt
     class WordRuns
       # @param set [Model::WorkingSet, Change::Draft]
       # @param parts [Array<String, Symbol, Mention>]
-      def initialize(set, parts)
+      # @param single [#call] tells of a mention and its text whether nothing else could be meant
+      def initialize(set, parts, single)
         @set = set
+        @single = single
         @parts = parts
       end
 
@@ -33,7 +35,7 @@ module Basalt
       private
 
       def text(mention) = mention.name || mention.element.name
-      def single?(mention) = !Quoting.always?(text(mention)) && @set.elements.ids_by(:name, text(mention)).length <= 1
+      def single?(mention) = !Quoting.always?(text(mention)) && @single.call(mention, text(mention))
 
       def plain(word)
         return "0" * word.length if word.match?(/\A\d+\z/)

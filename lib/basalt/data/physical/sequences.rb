@@ -50,9 +50,8 @@ module Basalt
         #
         # @param reading [Reading]
         def settle(reading)
-          numbered = reading.draft.of_kind("column").select { |column| column["default"].to_s.start_with?("nextval(") }
           @made.each_value do |made|
-            column = numbered.find { |one| column?(reading.draft, one, made) }
+            column = column(reading.draft, made)
             next Columns.new(reading, nil).numbered(column, Numbering::SERIAL) if column
 
             reading.attempt(made.piece) { keep(reading, made) }
@@ -60,6 +59,15 @@ module Basalt
         end
 
         private
+
+        # @return [Model::Element, nil] the column that it numbers as the server would have it
+        def column(draft, made)
+          return unless made.owner
+
+          table = draft.named(SQLName.of(SQLName.schema(made.name), made.owner.first)).find { |one| one.kind == "table" } or return
+          column = Tabling.column(draft, table.id, made.owner.last)
+          column if column && column?(draft, column, made)
+        end
 
         def keep(reading, made)
           object = reading.keep("sequence", made.name)
