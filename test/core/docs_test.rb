@@ -39,4 +39,18 @@ class DocsTest < Minitest::Test
     assert_equal 10, rows.length
     rows.each { |row| assert_match(LINK, row) }
   end
+
+  # Each is read, told and read again.
+  def test_the_examples_of_the_language_are_statements
+    examples = File.read(File.join(ROOT, "docs/statements.md")).scan(/^```\n(.*?)^```/m).flatten
+    assert_operator examples.length, :>=, 2
+    examples.each do |example|
+      told = [example, nil].each_with_object([]) do |text, readings|
+        draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
+        Basalt::Statements::Document.new(text || readings.last).into(draft)
+        readings << Basalt::Statements::Unparser.new(draft).project
+      end
+      assert_equal(*told)
+    end
+  end
 end

@@ -33,7 +33,7 @@ module Web
         @kinds ||= begin
           counts = @project.contents(@sheet.id).counts
           some, none = (notation.lines + notation.things).partition { |kind| counts.key?(kind) }
-          none = none.reject { |kind| Basalt::Model::Catalogue.kind(kind).figure }.sort_by { |kind| notation.things.index(kind) || 99 }
+          none = none.reject { |kind| unasked?(kind) }.sort_by { |kind| notation.things.index(kind) || 99 }
           (some + none).map { |kind| [kind, counts.fetch(kind, 0)] }.insert(some.empty? ? -1 : some.length, *parts, *told)
         end
       end
@@ -42,8 +42,11 @@ module Web
         return [] if notation.parts.empty?
 
         counts = notation.part_counts(@project.set, @sheet.id)
-        notation.parts.map { |kind| [kind, counts.fetch(kind, 0)] }
+        notation.parts.map { |kind| [kind, counts.fetch(kind, 0)] }.reject { |kind, count| count.zero? && notation.seldom.include?(kind) }
       end
+
+      # What is there only where somebody put it.
+      def unasked?(kind) = Basalt::Model::Catalogue.kind(kind).figure || notation.seldom.include?(kind)
 
       # Relations that are told here and drawn as no line.
       def told = notation.told.map { |kind| [kind, @register.rows(kind).length] }.select { |_, count| count.positive? }

@@ -13,6 +13,7 @@ module Basalt
         def things = ["table", "view", Physical::Kinds::OBJECT]
         def parts = %w[column check addition]
         def rows = %w[table]
+        def seldom = ["inheritance", "addition", Physical::Kinds::OBJECT]
         def part_words(unparser, part) = Tabling.words(unparser, part)
         def lines = %w[reference inheritance]
         def examples = ["table crews", "crews has crew_id bigint key, code varchar(12) required", "crews is unique by code"]

@@ -85,8 +85,8 @@ module Basalt
           schema, name = SQLName.parts(made.name)
           return false if made.unusual || home != schema || !column["required"]
 
-          made.owner == [table, column.name] && name == Numbering.usual_name(table, column.name) && next_of?(column["default"].to_s, name) &&
-            Numbering.usual?(made.options, name) && type(made.options) == column["type"]
+          made.owner == [table, column.name] && name == Numbering.usual_name(table, column.name) &&
+            next_of?(column["default"].to_s, name) && Numbering.usual?(made.options, name) && type(made.options) == column["type"]
         end
 
         def next_of?(default, name) = default.match?(/\Anextval\('(?:[^'.]+\.)?"?#{Regexp.escape(name)}"?'::regclass\)\z/)

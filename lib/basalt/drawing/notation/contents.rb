@@ -105,6 +105,9 @@ module Basalt
         # @return [Array<String>] kinds of relations that have a table in the register and are no lines
         def told = []
 
+        # @return [Array<String>] kinds that have a table only where there is one of them
+        def seldom = []
+
         # @return [Array<String>] kinds of what belongs to those, with a table of their own in the register
         def parts = []
 

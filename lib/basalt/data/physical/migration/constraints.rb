@@ -52,7 +52,14 @@ module Basalt
 
           def retyped?(old, now)
             before = @pair.from.columns(old)
-            @pair.to.columns(now).any? { |name, column| before[name] && before[name]["type"] != column["type"] }
+            referred(now).any? { |column| before[column.name] && before[column.name]["type"] != column["type"] }
+          end
+
+          # @return [Array<Model::Element>] columns that others may refer to
+          def referred(table)
+            set = @pair.to.set
+            Tabling.key_columns(set, table.id) |
+              Tabling.constraints(set, table.id).flat_map { |one| one.targets("column").map { |id| set.element(id) } }
           end
 
           def step(phase, sql, one) = Step.new(phase:, sql:, element_id: one.element.id)
