@@ -206,6 +206,12 @@ module Basalt
             *THREAD
           ]
         ),
+        # That some columns of a table determine others.
+        Model::Kind.new(
+          name: Determining::KIND,
+          plural: "determinations",
+          ends: { "table" => ["table"], "left" => ["column"], "right" => ["column"] }
+        ),
         *Physical::Kinds::ALL,
         Model::Kind.new(
           name: "check",

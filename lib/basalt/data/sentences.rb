@@ -83,6 +83,9 @@ module Basalt
           late: true,
           retract: UNCHECK
         ) { |context, said| Tabling.say_check(context, said) },
+        Statements::Form.new("in <table:#{TABLE}> <left:names> determines <right:names>", late: true) do |context, said|
+          Determining.say(context, said)
+        end,
         *Physical::Sentences::FORMS
       ].freeze
 
@@ -114,6 +117,7 @@ module Basalt
         "reference" => ->(unparser, element) { Tabling.tell_reference(unparser, element) },
         "constraint" => ->(unparser, element) { Tabling.tell_constraint(unparser, element) },
         "minimum" => ->(unparser, element) { Tabling.tell_minimum(unparser, element) },
+        Determining::KIND => ->(unparser, element) { Determining.tell(unparser, element) },
         "inheritance" => ->(unparser, element) { Physical::Sentences.tell_inheritance(unparser, element) }
       }.freeze
 

@@ -52,6 +52,19 @@ module Web
           # @return [Basalt::Model::Sheet, nil] where that stands
           def source_sheet = @element.kind == "table" ? @set.sheets_of(source.id).first&.then { |id| @set.sheets[id] } : nil
 
+          # @return [Basalt::Data::Logical::NormalForms, nil] of a table of which something is said to determine something
+          def forms
+            return unless @element.kind == "table" && Basalt::Data::Determining.of(@set, @element.id).any?
+
+            @forms ||= Basalt::Data::Determining.forms(@set, @element)
+          end
+
+          # @return [Array<String>] its candidate keys
+          def keys = forms.keys.map { |key| key.to_a.join(", ") }
+
+          # @return [Array<String>] what breaks which form
+          def breaches = forms.breaches.map { |one| "#{one.dependency} keeps it from the #{one.form}" }
+
           # @return [Array<Array(Integer, String)>] of how many rows of which table each row needs
           def minimums
             return [] unless @element.kind == "table"
