@@ -46,10 +46,13 @@ module Basalt
       end
     # Words that sound as if they began otherwise than they are written.
     SILENT = /\A(hour|honest|honou?r|heir)/i
-    # Letters that are spelled out, the first beginning with a vowel as it is spoken: an SQL script; and a URL.
-    SPELLED = /\A[FHLMNRSX][B-DF-HJ-NP-TV-Z]+\b/
-    SPELLED_U = /\AU[A-Z]{1,3}\b/
-    YOD = /\A(uni([^nm]|\z)|use|usu|eu|one\b|once\b|ut[ei]|u\b)/i
+    # Letters that are spelled out, the first beginning with a vowel as it is spoken: an SQL script, an SLA, an X-ray, an M3 bolt.
+    SPELLED = /\A(?:[FHLMNRSX](?:[B-DF-HJ-NP-TV-Z][A-Z]*s?\b|(?=[\d&-]))|(?:FAQ|ROI|MOU|SOP|LOI|SOA|LED|RO)s?\b|[AEIO](?=[\d&-])|EU\b)/
+    # And those that begin with a consonant: a URL, a UPS, a U-turn.
+    SPELLED_U = /\AU(?:[A-Z]{1,3}\b|(?=[\d-]))/
+    YOD = /\A(uni([^nm]|\z)|use|usu|eu|ewe|one\b|once\b|ut[ei]|u\b)/i
+    # Figures as they are spoken: an 8-bit word, an 11th floor, an 18-month plan, an 80-page report.
+    EIGHT = /\A(?:8|11(?!\d)|18(?!\d))/
 
     module_function
 
@@ -65,7 +68,7 @@ module Basalt
 
     # @return [String] +a+ or +an+, by how the word is spoken as far as its letters tell
     def article(word)
-      return "an" if word.match?(SILENT) || word.match?(SPELLED)
+      return "an" if word.match?(SILENT) || word.match?(SPELLED) || word.match?(EIGHT)
       return "a" if word.match?(SPELLED_U)
 
       word.match?(/\A[aeiou]/i) && !word.match?(YOD) ? "an" : "a"
@@ -74,9 +77,35 @@ module Basalt
     # @return [String] without an article or the like in front
     def bare(words) = words.strip.sub(/\A(the|an?|his|her|its|their|each|every|all) +/i, "")
 
-    # @param noun [String] of one word or several; the last is the one that changes
+    # What stands behind the word that changes: units of work, mothers-in-law, attorneys general, passers-by.
+    BEHIND = /
+      [ -](?:of|in|at|to|on|for|with|by|from|de|and)[ -].+ | -by\z | [ ](?:general|public|martial|laureate|designate|elect)\z
+    /ix
+    # Whom "general" and the like stand behind; others have them before.
+    RANKS = /\A(?:attorney|secretary|governor|solicitor|inspector|director|consul|notary|court|poet|president|minister|chairman)\z/i
+
+    # @param noun [String] of one word or several; the last is the one that changes, or the one before "of" and the like
     # @return [String] for more than one
-    def plural(noun) = last_word(noun) { |word| INFLECTOR.pluralize(word) }
+    def plural(noun) = changed(noun) { |words| last_word(words) { |word| INFLECTOR.pluralize(word) } }
+
+    # @yieldparam words [String] those of which the last changes
+    def changed(noun)
+      return noun if foreign?(noun)
+
+      head, rest = apart(noun)
+      "#{yield head}#{rest}"
+    end
+
+    # @return [Boolean] whether a name is of another language, as far as its letters tell; that is not inflected
+    def foreign?(noun) = noun.match?(/[^[:ascii:]]/) && noun.match?(/(?![é’‘–])[^[:ascii:]]/)
+
+    def apart(noun)
+      at = noun.index(BEHIND) or return [noun, ""]
+      head = noun[0...at]
+      return [noun, ""] if noun[at..].match?(/\A (?:general|public|martial|laureate|designate|elect)\z/i) && !head.match?(RANKS)
+
+      head.strip.empty? ? [noun, ""] : [head, noun[at..]]
+    end
 
     # Words that begin a verb phrase, and those that make one of the word before them.
     AUXILIARIES = %w[is are was were be has have had does do did can could may might must shall should will would].freeze
@@ -348,21 +377,10 @@ module Basalt
     end
 
     # @return [String] a verb as it stands in a list of words
-    def base(verb)
-      case verb
-      when /ies\z/
-        verb.sub(/ies\z/, "y")
-      when /(ch|sh|ss|x|zz|o)es\z/
-        verb.delete_suffix("es")
-      when /[^s]s\z/
-        verb.delete_suffix("s")
-      else
-        verb
-      end
-    end
+    def base(verb) = Verbs.plain(verb)
 
     # @return [String] for one
-    def singular(noun) = last_word(noun) { |word| INFLECTOR.singularize(word) }
+    def singular(noun) = changed(noun) { |words| last_word(words) { |word| INFLECTOR.singularize(word) } }
 
     # @return [Boolean] whether a noun is there for more than one
     def plural?(noun)

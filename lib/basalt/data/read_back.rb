@@ -51,7 +51,9 @@ module Basalt
         one, other = relationship.ends
         return "Each #{title(set, other)} #{relationship["back"]} #{amount(one, title(set, one))}." if relationship["back"]
 
-        "For each #{title(set, other)}, #{amount(one, title(set, one))} #{single?(one) ? relationship.name : many(relationship.name)} it."
+        verb = single?(one) ? relationship.name : English::Verbs.many(relationship.name)
+        done = English::Verbs.done_to(verb, English::People.pronoun(set.element(other.target_id).name))
+        "For each #{title(set, other)}, #{amount(one, title(set, one))} #{done}."
       end
 
       def title(set, joined)
@@ -80,11 +82,6 @@ module Basalt
         else
           "#{joined.facts["cardinality"]} #{many}"
         end
-      end
-
-      def many(verb)
-        first, *rest = verb.split
-        [{ "is" => "are", "was" => "were", "has" => "have", "does" => "do" }.fetch(first) { English.base(first) }, *rest].join(" ")
       end
     end
   end
