@@ -9,7 +9,7 @@ require "tmpdir"
 
 class TestRun
   # Storeys that run one after the other; the lanes run side by side, each on a database of its own.
-  LANES = [{ "core" => "test/core", "store" => "test/store", "application" => "test/app" }, { "browser" => "test/browser" }].freeze
+  LANES = [{ "core" => "test/core", "application" => "test/app" }, { "browser" => "test/browser", "store" => "test/store" }].freeze
 
   def initialize(files)
     @files = files
