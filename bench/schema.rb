@@ -5,6 +5,8 @@ class SchemaBench
   TABLES = 200
   FOREIGN = 400
   ENTITIES = 60
+  # Tables of a dump.
+  LARGE = 1000
 
   def initialize(&report)
     @report = report
@@ -21,10 +23,52 @@ class SchemaBench
       TABLES,
       timed { abort "the script did not load" unless Store::Proof.of(script.statements).passed? }
     )
+    large
     switched
   end
 
   private
+
+  # As pg_dump writes it: types, sequences, triggers, indexes and references apart from their tables.
+  def large
+    draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
+    sheet = Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), "Dump", "tables")
+    @report.call("schema: a dump taken in", LARGE, timed { Basalt::Data::Physical::Schema.new(dump).into(draft, sheet_id: sheet) })
+    @report.call("schema: a dump checked", LARGE, timed { Basalt::Checks::Runner.new(draft).findings })
+    @report.call("schema: a dump laid out, drawn", LARGE, timed { draw(draft, sheet) })
+    @report.call("schema: a dump told", LARGE, timed { Basalt::Statements::Unparser.new(draft).project })
+    @report.call("schema: a dump compared", LARGE, timed { Basalt::Data::Physical::Migration.new(draft, draft).steps })
+  end
+
+  def draw(draft, sheet)
+    Basalt::Drawing::Arranger.new(draft, sheet).tidy(by_hand: true)
+    Basalt::Drawing::Scene.new(draft, sheet).items
+  end
+
+  def dump
+    random = Random.new(3)
+    columns = (0...12).map { |c| "c#{c} integer" }.join(", ")
+    tables = (0...LARGE).map { |n| "CREATE TABLE public.t#{n} (id integer NOT NULL, #{columns}, p integer);" }
+    behind = (0...LARGE).flat_map { |n| sequence(n) + indexed(n) }
+    touch = "CREATE FUNCTION public.touch() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN RETURN NEW; END $$;"
+    [touch, *tables, *behind, *(0...LARGE).map { |n| referring(n, random.rand(LARGE)) }].join("\n")
+  end
+
+  def indexed(number)
+    ["CREATE INDEX t#{number}_x ON public.t#{number} USING btree (c2 DESC);",
+     "CREATE TRIGGER tr BEFORE UPDATE ON public.t#{number} FOR EACH ROW EXECUTE FUNCTION public.touch();"]
+  end
+
+  def referring(number, other) =
+    "ALTER TABLE ONLY public.t#{number} ADD CONSTRAINT t#{number}_f FOREIGN KEY (p) REFERENCES public.t#{other}(id);"
+
+  def sequence(number)
+    name = "public.t#{number}_id_seq"
+    ["CREATE SEQUENCE #{name} AS integer START WITH 1 INCREMENT BY 1 NO MINVALUE NO MAXVALUE CACHE 1;",
+     "ALTER SEQUENCE #{name} OWNED BY public.t#{number}.id;",
+     "ALTER TABLE ONLY public.t#{number} ALTER COLUMN id SET DEFAULT nextval('#{name}'::regclass);",
+     "ALTER TABLE ONLY public.t#{number} ADD CONSTRAINT t#{number}_pkey PRIMARY KEY (id);"]
+  end
 
   def timed
     start = Process.clock_gettime(Process::CLOCK_MONOTONIC)

@@ -7,8 +7,6 @@ module Web
       # takes, and nowhere else: the task tells where from, and what came is an intake as if it had been brought as a file.
       module PullWork
         KIND = "cloud-pull"
-        # What is not through by then was broken off with its process, seconds.
-        LOST = 900
 
         class << self
           # @param endpoint [String]
@@ -30,9 +28,6 @@ module Web
           rescue Collector::Failed => e
             raise Basalt::Mistake, e.message
           end
-
-          # @return [Boolean] whether its process ended before it did
-          def lost?(task) = !task.finished? && task.created_at < Time.now.utc - LOST
         end
       end
     end

@@ -7,8 +7,6 @@ module Web
       # long as that takes, and nowhere else: the task tells where from, and what came is a script as if it had been brought as a file.
       module SchemaPullWork
         KIND = "schema-pull"
-        # What is not through by then was broken off with its process, seconds.
-        LOST = 900
 
         class << self
           # @param address [Hash] see {Store::Dump}
@@ -25,9 +23,6 @@ module Web
                                            file_name: "#{address[:dbname]}.sql")
             Store::Task::Result.new(values: { intake_id: intake.id, unreadable: database.unreadable })
           end
-
-          # @return [Boolean] whether its process ended before it did
-          def lost?(task) = !task.finished? && task.created_at < Time.now.utc - LOST
         end
       end
     end

@@ -31,10 +31,23 @@ module Basalt
       def column(set, table_id, name) = columns(set, table_id).find { |one| one.name == name }
 
       # @return [Model::Element, nil] a column of the table, or of one that it inherits from
-      def standing(set, table_id, name, seen = [])
-        column(set, table_id, name) ||
-          Physical::Sentences.inheritances(set, table_id).map { |one| one.target("parent") }.reject { |id| seen.include?(id) }
-            .lazy.filter_map { |id| standing(set, id, name, seen + [table_id]) }.first
+      def standing(set, table_id, name)
+        lineage(set, table_id) { |id| column(set, id, name)&.then { |found| return found } }
+        nil
+      end
+
+      # The table and all that it inherits from, nearest first.
+      #
+      # @yieldparam id [String]
+      def lineage(set, table_id)
+        waiting = [table_id]
+        seen = Set.new
+        while (id = waiting.shift)
+          next unless seen.add?(id)
+
+          yield id
+          waiting.unshift(*Physical::Sentences.inheritances(set, id).map { |one| one.target("parent") })
+        end
       end
 
       # @param said [Hash] +table+ and +columns+

@@ -17,8 +17,14 @@ module Basalt
           @table = table
         end
 
-        # @return [Array<Model::Element>] with those that the table inherits
-        def all = of(@table)
+        # @return [Array<Model::Element>] with those that the table inherits, which come first
+        def all
+          found = []
+          Tabling.lineage(@set, @table.id) { |id| found << id }
+          above = found.drop(1).map { |id| @set.element(id) }
+          above.each { |parent| lose(@table, "#{@table.name} has the columns of #{parent.name}, whose rows do not show its own") }
+          found.reverse.flat_map { |id| Tabling.columns(@set, id) }.reverse.uniq(&:name).reverse
+        end
 
         # @return [Array(String, String)] the column as CREATE TABLE has it, and a check that its type asks for
         def say(column)
@@ -37,13 +43,6 @@ module Basalt
         end
 
         private
-
-        def of(table)
-          above = Sentences.inheritances(@set, table.id).reject { |one| one["bounds"] }.map { |one| @set.element(one.target("parent")) }
-          above.each { |parent| lose(table, "#{table.name} has the columns of #{parent.name}, whose rows do not show its own") }
-          own = Tabling.columns(@set, table.id)
-          above.flat_map { |parent| of(parent) }.reject { |one| own.any? { |other| other.name == one.name } } + own
-        end
 
         def lose(element, words) = @script.lose(element, words)
         def numbers?(column) = Numbering::WORDS.include?(column["generated"])
