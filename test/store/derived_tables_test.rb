@@ -83,6 +83,25 @@ class DerivedTablesTest < Minitest::Test
     assert_match(/every Van has a Crew/, draft.named("vans").first["why"])
   end
 
+  def test_one_to_one_where_both_must_have_the_other_says_or_holds_both
+    text = "#{CREW}entity Van\nVan has plate key\na Crew drives exactly one Van; a Van is driven by exactly one Crew"
+    draft = derive(model(text))
+    whys = draft.of_kind("table").map { |table| table["why"].to_s }.join
+    assert_match(/That a Crew has exactly one Van is not held by the database|That a Van has exactly one Crew is not held by the database/,
+                 whys)
+    held = derive(model("convention House, minimums by trigger\n#{text}"))
+    assert_equal([1], held.of_kind("minimum").map { |one| one["least"] })
+    assert proved(held).passed?
+  end
+
+  def test_a_second_relationship_between_the_same_two_is_named_by_its_verb
+    assert_tables(
+      { "crews" => %w[#crew_id code! name!], "jobs" => %w[#job_id number! crew_id! checks_crew_id] },
+      "#{CREW}entity Job\nJob has number key\na Crew does zero or more Job; a Job is done by exactly one Crew\n" \
+      "a Crew checks zero or more Job; a Job is checked by zero or one Crew"
+    )
+  end
+
   def test_many_to_many_is_a_joining_table_and_three_leave_out_whom_the_others_determine
     assert_tables(
       { "crews" => %w[#crew_id code! name!], "skills" => %w[#skill_id code!], "crew_skills" => %w[#crew_id #skill_id certified_on!] },

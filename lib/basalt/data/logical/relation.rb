@@ -32,8 +32,18 @@ module Basalt
         def entity(joined) = @kinds[joined.role] || @set.element(joined.target_id)
         def thread = [@relationship.id, *@kinds.values.map(&:id)].join("/")
 
-        def role(joined) =
-          joined.facts["role"] || (@relationship.targets.uniq.one? ? "#{@relationship.name} #{entity(joined).name}" : entity(joined).name)
+        def role(joined)
+          joined.facts["role"] || (told_by_verb? ? "#{@relationship.name} #{entity(joined).name}" : entity(joined).name)
+        end
+
+        # Of itself, or the second of the same two.
+        def told_by_verb?
+          return true if @relationship.targets.uniq.one?
+
+          pair = @relationship.targets.sort
+          twins = @set.relations_of(pair.first, "relationship").select { |one| one.targets.sort == pair }
+          twins.min_by(&:ordinal).id != @relationship.id
+        end
 
         # The owner's key is in the weak entity's table already.
         def within_key
@@ -58,7 +68,7 @@ module Basalt
           draft.say(
             "#{clause(at, to)} stands in #{English.list(columns.map(&:name))}#{", once at most" if unique}.#{reason(at, to, unique)}"
           )
-          least(draft, to, at, columns)
+          least(draft, to, at, columns, once: unique)
         end
 
         # A kind that is kept together with others cannot have to have anything.
@@ -111,13 +121,13 @@ module Basalt
         # What a foreign key cannot hold: that there is at least one, or so many.
         #
         # @param columns [Array<Column>] of the draft, which refer to +from+
-        def least(draft, from, to, columns)
+        # @param once [Boolean] whether there is one at most
+        def least(draft, from, to, columns, once: false)
           cardinality = Cardinality.read(to.facts["cardinality"])
-          return if cardinality.most == 1 || cardinality.least.to_i.zero?
+          return if (cardinality.most == 1 && !once) || cardinality.least.to_i.zero?
 
-          title =
-            "That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts["cardinality"]} " \
-            "#{English.plural(entity(to).name)}"
+          many = cardinality.most == 1 ? entity(to).name : English.plural(entity(to).name)
+          title = "That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts["cardinality"]} #{many}"
           return draft.say("#{title} is not held by the database.") unless @mapping.house.triggers? && @kinds.empty? && at_home?(from)
 
           @mapping.draft_of(entity(from)).minimum(

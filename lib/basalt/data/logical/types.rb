@@ -13,6 +13,12 @@ module Basalt
             /\b(length|width|height|depth|weight|pressure|flow|temperature|diameter|latitude|longitude|value|reading|rate|ratio)\b/i,
             "numeric"
           ],
+          [
+            /\b(hours|minutes|seconds|miles|mileage|kilometres|metres|litres|tons|tonnes|tonnage|kilos|volume|area|distance|speed)\b/i,
+            "numeric"
+          ],
+          [/\b(voltage|power|percentage|percent|score|duration|energy)\b/i, "numeric"],
+          [/\b(nights|days|weeks|months|years|seats|rooms|beds|persons|pieces|units|copies|floors)\b/i, "integer"],
           [/\b(code|number|no|tag|reference|postcode|serial|identifier)\b/i, "varchar(20)"],
           [/\b(phone|phones|fax)\b/i, "varchar(32)"],
           [/\b(time|at)\z/i, "timestamptz"],
