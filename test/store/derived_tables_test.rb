@@ -146,6 +146,21 @@ class DerivedTablesTest < Minitest::Test
     )
   end
 
+  def test_what_is_required_of_a_kind_is_held_by_a_check
+    text = "Asset\nAsset has tag key\nAsset is %s Pump or Valve, complete\nPump has power required, maker required, note\n" \
+           "entity Job\nJob has number key\na Job concerns exactly one Pump; a Pump is subject of zero or more Job"
+    draft = derive(model("entity #{format(text, "either").sub("Asset\n", "Asset, kinds kept together\n")}"))
+    checks = ["asset_kind IN ('Pump', 'Valve')", "asset_kind <> 'Pump' OR (power IS NOT NULL AND maker IS NOT NULL)"]
+    assert_equal(checks, draft.of_kind("check").map { |one| one["expression"] })
+    assert_match(/That it is a Pump, and no other Asset, is not held/, draft.named("jobs").first["why"])
+    assert proved(draft).passed?
+    draft = derive(model("entity #{format(text, "any of").sub("Asset\n", "Asset, kinds kept together\n")}"))
+    checks = ["is_pump OR is_valve", "NOT is_pump OR (power IS NOT NULL AND maker IS NOT NULL)"]
+    assert_equal(checks, draft.of_kind("check").map { |one| one["expression"] })
+    assert proved(draft).passed?
+    assert_empty D::Logical::Derivation.new(draft).steps
+  end
+
   ASSETS =
     "entity Site\nSite has code key\nentity Crew\nCrew has code key\nentity Asset, kinds kept apart\nAsset has tag key, colours many\n" \
     "Asset is either Pump or Valve, complete\nPump has power required\n" \

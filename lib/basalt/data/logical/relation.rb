@@ -68,7 +68,17 @@ module Basalt
           draft.say(
             "#{clause(at, to)} stands in #{English.list(columns.map(&:name))}#{", once at most" if unique}.#{reason(at, to, unique)}"
           )
+          open_to_others(draft, to)
           least(draft, to, at, columns, once: unique)
+        end
+
+        # A row of the table may be of another kind.
+        def open_to_others(draft, to)
+          home = SpecialisationMapping.home(@set, entity(to))
+          return if home.id == entity(to).id
+
+          draft.say("That it is #{English.article(entity(to).name)} #{entity(to).name}, and no other #{home.name}, is not held by the " \
+                    "database.")
         end
 
         # A kind that is kept together with others cannot have to have anything.

@@ -49,17 +49,30 @@ module Basalt
           end
           return if kinds.empty? || @entity["strategy"] != TOGETHER
 
-          @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)
-          kinds.each do |kind|
-            Attributes.new(@set, @mapping.house, kind).columns.each { |column| draft.add(column.with(key: false, required: false)) }
+          told = @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)
+          kinds.zip(told) do |kind, other|
+            columns = Attributes.new(@set, @mapping.house, kind).columns
+            kept = columns.map { |column| draft.add(column.with(key: false, required: false)) }
+            needed(draft, kind, other, kept.zip(columns).select { |_, column| column.required && column.generated.nil? }.map(&:first))
             SpecialisationMapping.new(@mapping, @set, kind).fill(draft)
           end
         end
 
         private
 
+        # What a row of a kind has to have.
+        #
+        # @param other [String] the condition by which a row is of another kind
+        def needed(draft, kind, other, columns)
+          return if columns.empty?
+
+          all = columns.map { |column| "#{SQLName.quote(column.name)} IS NOT NULL" }.join(" AND ")
+          draft.check(Check.new(thread: "#{kind.id}/needed", expression: "#{other} OR #{columns.one? ? all : "(#{all})"}"))
+        end
+
+        # @return [Array<String>] for each kind the condition by which a row is not of it
         def flags(draft, kinds)
-          kinds.each do |kind|
+          columns = kinds.map do |kind|
             draft.add(
               Column.new(
                 thread: "#{kind.id}/flag",
@@ -70,8 +83,13 @@ module Basalt
               )
             )
           end
+          names = columns.map { |column| SQLName.quote(column.name) }
+          draft.check(Check.new(thread: "#{@entity.id}/kinds", expression: names.join(" OR "))) if @entity["complete"]
           draft.say("Its kinds are kept in the same row, with a flag for each, since one can be several of them.")
+          names.map { |name| "NOT #{name}" }
         end
+
+        # @return [Array<String>] for each kind the condition by which a row is not of it
 
         def discriminator(draft, kinds)
           column =
@@ -83,9 +101,11 @@ module Basalt
                 required: @entity["complete"] ? true : false
               )
             )
-          listed = kinds.map { |kind| "'#{kind.name.gsub("'", "''")}'" }.join(", ")
-          draft.check(Check.new(thread: "#{@entity.id}/kinds", expression: "#{SQLName.quote(column.name)} IN (#{listed})"))
+          told = SQLName.quote(column.name)
+          words = kinds.map { |kind| SQLName.text(kind.name) }
+          draft.check(Check.new(thread: "#{@entity.id}/kinds", expression: "#{told} IN (#{words.join(", ")})"))
           draft.say("Its kinds are kept in the same row; #{column.name} tells which.")
+          words.map { |word| "#{told} <> #{word}" }
         end
       end
     end
