@@ -131,6 +131,14 @@ class ScriptsOfSqlTest < Minitest::Test
     assert_equal([[1, true], [3, true], [5, true]], told.map { |one| [one.line, one.kept] })
   end
 
+  def test_data_may_be_much_and_all_else_not
+    rows = "INSERT INTO t VALUES (1, 'it''s; x');\n" * 300_000
+    draft, told, left = taken("CREATE TABLE t (x int, y text);\n#{rows}ALTER TABLE t ADD PRIMARY KEY (x);")
+    assert_equal [1, [], ["300000 statements with data"]], [draft.of_kind("table").length, told, left]
+    message = assert_raises(P::Schema::Unreadable) { taken("CREATE TABLE t (x int DEFAULT 1 /* #{"y" * 10_000_001} */);") }.message
+    assert_match(/more than 10 MB beside its data/, message)
+  end
+
   # Tables of one name in two schemas, what a search path means, and words for enumerations.
   def test_schemas_and_enumerations_in_words
     draft, = taken(<<~SQL)

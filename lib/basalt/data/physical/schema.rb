@@ -6,7 +6,9 @@ module Basalt
       # A schema written in SQL, as psql and pg_dump have it, read with PostgreSQL's own parser, as it stands at the end of the script. What
       # is not modelled is kept as SQL; no single statement keeps the others from being taken, and what is left out is told with its line.
       class Schema
+        # Bytes, with the data that a script brings, and without.
         LIMIT = 50_000_000
+        MOST = 10_000_000
         # Marks of other servers' SQL, with what they are.
         FOREIGN = {
           /`\w+`/ => "names in backquotes",
@@ -25,6 +27,8 @@ module Basalt
         # A statement with what the parser made of it; nil where it could not be read, for the reason that +error+ tells.
         Read = Value.of(:piece, :node, :error)
         BINARY = "PGDMP"
+        # What is counted, and need not be understood.
+        DATA = /\AINSERT\s+INTO\b/i
         # Who takes which statement.
         TAKERS = {
           create_stmt: MakingTables, index_stmt: MakingIndexes, view_stmt: MakingViews, create_table_as_stmt: MakingViews,
@@ -42,14 +46,17 @@ module Basalt
           raise Unreadable, "this is a dump in pg_dump's own format: pg_restore -f - writes it as a script" if sql.b.start_with?(BINARY)
 
           @text = SQLText.new(Statements::Document.clean(sql, limit: LIMIT))
-          @reads = @text.pieces.map { |piece| read(piece) }
+          data, pieces = @text.pieces.partition { |piece| piece.text.match?(DATA) }
+          refuse_length(pieces)
+          @inserted = data.length
+          @reads = pieces.map { |piece| read(piece) }
           refuse(@reads.first) if @reads.any? && @reads.all?(&:error)
           foreign = @reads.find { |one| one.error && dialect(one.piece.text) }
           refuse(foreign) if foreign
         end
 
         # @return [Boolean] whether there is no statement in it
-        def empty? = @reads.empty?
+        def empty? = @reads.empty? && @inserted.zero?
 
         # What a script holds beside the schema, in words: rows of data, who owns what, settings.
         #
@@ -67,6 +74,7 @@ module Basalt
         def into(draft, sheet_id: nil)
           @reading = Reading.new(draft, sheet_id:)
           @left = Hash.new(0)
+          @left[Housekeeping::DATA] += @inserted if @inserted.positive?
           @reads.each { |one| take_in(one) }
           @reading.waiting.each { |piece, work| @reading.attempt(piece, &work) }
           @reading.sequences.settle(@reading)
@@ -74,6 +82,11 @@ module Basalt
         end
 
         private
+
+        def refuse_length(pieces)
+          length = pieces.sum { |one| one.text.bytesize }
+          raise Unreadable, "the script has more than #{MOST / 1_000_000} MB beside its data" if length > MOST
+        end
 
         def read(piece)
           tree = PostgresParser.parse(piece.text).tree
