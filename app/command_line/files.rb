@@ -5,13 +5,12 @@ module CommandLine
   module Files
     module_function
 
+    # @param limit [Integer] bytes
     # @raise [Basalt::Mistake] when the file cannot be read or understood
-    def bytes(path)
+    def bytes(path, limit: Basalt::Statements::Document::LIMIT)
       raise Basalt::Mistake, "There is no file #{path}" unless File.exist?(path)
       raise Basalt::Mistake, "#{path} is a folder, not a file" if File.directory?(path)
-      if File.size(path) > Basalt::Statements::Document::LIMIT
-        raise Basalt::Mistake, "#{path} is larger than #{Basalt::Statements::Document::LIMIT / 1_000_000} MB"
-      end
+      raise Basalt::Mistake, "#{path} is larger than #{limit / 1_000_000} MB" if File.size(path) > limit
 
       File.binread(path)
     rescue SystemCallError => e

@@ -37,8 +37,11 @@ module CommandLine
       return importer.from_folder(draft, file, sheet_id: sheet(draft)) if File.directory?(file)
 
       named = importer.method(:into).parameters.include?(%i[key name]) ? { name: File.basename(file) } : {}
-      importer.into(draft, Files.bytes(file), sheet_id: sheet(draft), **named)
+      importer.into(draft, Files.bytes(file, **limit(importer)), sheet_id: sheet(draft), **named)
     end
+
+    # Some files may be larger than statements may.
+    def limit(importer) = importer.respond_to?(:limit) ? { limit: importer.limit } : {}
 
     # @return [Module] the one that reads files of this ending, or what is in a folder
     def importer

@@ -13,6 +13,9 @@ module Web
     LIMIT = 30_000_000
     DOCUMENT = 210_000_000
     DOCUMENTS = "/projects/documents"
+    # Scripts of databases bring their data along.
+    SCRIPT = 55_000_000
+    SCRIPTS = %r{/(?:schemas|migrations)\z}
     # Seconds between the times a page is asked for while the database cannot be reached.
     WAITS = [0, 0.25, 0.5, 0.75, 1, 1.5].freeze
     # A name or a value that is no word.
@@ -74,7 +77,11 @@ module Web
       ActiveRecord::Base.connection_handler.clear_active_connections!
     end
 
-    def limit(env) = env["PATH_INFO"] == DOCUMENTS ? DOCUMENT : LIMIT
+    def limit(env)
+      return DOCUMENT if env["PATH_INFO"] == DOCUMENTS
+
+      env["PATH_INFO"].to_s.match?(SCRIPTS) ? SCRIPT : LIMIT
+    end
 
     def check(env)
       text?(Rack::Utils.unescape_path(env["PATH_INFO"].to_s)) or raise Unreadable, "its address is no text"

@@ -10,6 +10,9 @@ module Web
         def endings = %w[.sql]
         def sheet = %w[Schema tables]
 
+        # @return [Integer] bytes
+        def limit = Basalt::Data::Physical::Schema::LIMIT
+
         # @param bytes [String]
         # @return [CommandLine::Import::Told]
         def into(draft, bytes, sheet_id:)
