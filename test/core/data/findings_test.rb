@@ -236,4 +236,13 @@ class DataFindingsTest < Minitest::Test
     refute_includes after.map(&:id), found.first.id
     assert_empty after.reject { |one| before.include?([one.id, one.message]) || one.severity == :hint }.map(&:message), found.first.id
   end
+
+  # The schema of a table is no part of how the house names tables.
+  def test_names_are_looked_at_without_their_schema
+    draft = Change::Draft.new(Model::WorkingSet.new)
+    Data::Physical::Schema.new('CREATE SCHEMA "Sales Dept"; CREATE TABLE "Sales Dept"."OldOrders" (id int PRIMARY KEY); ' \
+                               'CREATE TABLE "Sales Dept".orders (id int PRIMARY KEY);').into(draft)
+    found = Checks::Runner.new(draft).findings.select { |one| one.id == "name-breaks-rule" }
+    assert_equal(["Call it Sales Dept.old_orders"], found.map { |one| one.repair.label })
+  end
 end

@@ -17,10 +17,12 @@ module Basalt
         def self.given(set) = set.of_kind(Logical::Conventions::KIND).first&.facts
 
         def about(one)
-          return [] if fits?(one.name)
+          schema, name = one.kind == "table" ? SQLName.parts(one.name) : [nil, one.name]
+          return [] if fits?(name)
 
           owner = one.owner_id ? set.element(one.owner_id) : one
-          better = house.name(one.name.gsub(/([a-z0-9])([A-Z])/, '\\1 \\2').tr("_", " "))
+          better = house.name(name.gsub(/([a-z0-9])([A-Z])/, '\\1 \\2').tr("_", " "))
+          better = SQLName.of(schema, better) if schema
           [
             finding(
               owner.id,

@@ -8,7 +8,7 @@ module Basalt
         rule "reserved-word", :hint, reads: %w[table column], each: %w[table column], near: 1
 
         def about(one)
-          return [] unless SQLName.reserved?(one.name)
+          return [] unless SQLName.reserved?(one.kind == "table" ? SQLName.local(one.name) : one.name)
 
           owner = one.owner_id ? set.element(one.owner_id) : one
           better = one.kind == "table" ? "#{one.name}_table" : "#{English.singular(owner.name)}_#{one.name}"

@@ -131,7 +131,7 @@ module Basalt
           return [] if @columns.empty?
 
           name, type, = widths
-          room = [box.w - MARKS - GAP - type - 10, 40].max
+          room = [box.w - MARKS - GAP - [type, (box.w - MARKS) / 2].min - 10, 40].max
           rule = S.path("M#{S.n box.x} #{S.n box.y + HEAD}H#{S.n box.right}", :rule)
           [rule] +
             @columns.each_with_index.map do |column, index|
