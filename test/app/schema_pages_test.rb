@@ -130,6 +130,21 @@ class SchemaPagesTest < Minitest::Test
     assert_equal 404, get("/projects/#{other.id}/schemas/#{intake.id}").status
   end
 
+  def test_rows_suggest_what_determines_what
+    other = project("project N\nsheet S: tables\ntable crews\ncrews has crew integer key, depot text, manager text", name: "N")
+    set = model_of(other)
+    page = "/projects/#{other.id}/sheets/#{set.sheet_list.first.id}/tables/#{set.named("crews").first.id}/dependencies"
+    get page
+    post page, { token:, rows: "crew,depot,manager\n1,North,Ida\n2,North,Ida\n3,South,Ida\n" }
+    assert_match "depot determines manager", last_response.body
+    assert_equal 302, post("#{page}/said", { token:, left: "depot", right: "manager" }).status
+    assert_match "the highest normal form is the second", get(page).body
+    post page, { token:, rows: "depot,manager\nNorth,Ida\nNorth,Olaf\n" }
+    assert_match "depot North, manager Olaf", Nokogiri.HTML(last_response.body).text.gsub(/\s+/, " ")
+    assert_equal 422, post("#{page}/said", { token:, left: "wombat", right: "manager" }).status
+    assert_equal 422, post(page, { token:, rows: "" }).status
+  end
+
   def test_what_is_kept_and_what_is_missing_of_a_file_is_told
     sql = "CREATE TYPE s AS ENUM ('a');\nCREATE TABLE t (x s);\nCREATE TABLE u (y int REFERENCES nowhere);\n" \
           "GRANT SELECT ON t TO PUBLIC;\nCREATE FUNCTION f() RETURNS int LANGUAGE sql AS $$\n<b>SELECT 1</b>\n$$;"

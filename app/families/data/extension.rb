@@ -7,7 +7,7 @@ module Web
       module Extension
         module_function
 
-        def routes = [Routes, SchemaRoutes, MigrationRoutes]
+        def routes = [Routes, SchemaRoutes, MigrationRoutes, DependencyRoutes]
 
         def panels =
           {

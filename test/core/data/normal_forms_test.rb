@@ -87,4 +87,25 @@ class NormalFormsTest < Minitest::Test
     refute_includes Checks::Runner.new(draft).findings.map(&:id), "breaks-normal-form"
     assert_raises(Statements::Misread) { Statements::Document.new("#{CREWS}in crews wombat determines manager").into(Change::Draft.new(Model::WorkingSet.new)) }
   end
+
+  ROWS = "crew,depot,manager,day\n1,North,Ida,Mon\n2,North,Ida,Mon\n3,South,Olaf,Tue\n4,South,Olaf,Mon\n"
+
+  def test_rows_suggest_and_refute
+    observed = Data::Logical::Observed.read(ROWS)
+    assert_equal ["depot determines manager", "manager determines depot"], observed.holding.first(2).map(&:to_s)
+    wrong = N::Dependency.new(left: Set["depot"], right: Set["day"])
+    assert_equal [{ "depot" => "South", "day" => "Tue" }, { "depot" => "South", "day" => "Mon" }],
+                 observed.refute(wrong).to_h.values_at(:one, :other)
+    assert_nil observed.refute(N::Dependency.new(left: Set["depot"], right: Set["manager"]))
+    ["", "a,b", "a,b\n\"x"].each { |text| assert_raises(Mistake, text) { Data::Logical::Observed.read(text) } }
+  end
+
+  # Whatever is said to hold does, and whatever is not refuted does too.
+  def test_what_holds_is_what_no_two_rows_refute
+    100.times do |seed|
+      random = Random.new(seed)
+      observed = Data::Logical::Observed.new(%w[a b c d], Array.new(random.rand(2..8)) { Array.new(4) { random.rand(3) } })
+      observed.holding.each { |one| assert_nil observed.refute(one), "#{seed}: #{one}" }
+    end
+  end
 end

@@ -59,6 +59,8 @@ module Web
             @forms ||= Basalt::Data::Determining.forms(@set, @element)
           end
 
+          def table? = @element.kind == "table"
+
           # @return [Array<String>] its candidate keys
           def keys = forms.keys.map { |key| key.to_a.join(", ") }
 
