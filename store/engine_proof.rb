@@ -69,6 +69,9 @@ module Store
     module MariaDB
       PROGRAMS = %w[mariadbd mariadb-install-db mariadb].freeze
       PLACES = "/usr/sbin:/usr/bin:/usr/local/bin:/usr/local/sbin"
+      # How its folder is set up, and what it does without.
+      PLAIN = %w[--auth-root-authentication-method=normal --skip-test-db].freeze
+      ALONE = %w[--skip-networking --skip-grant-tables --innodb-flush-log-at-trx-commit=0].freeze
       # How a failure is told: the line of the script, and why.
       ERROR = /^ERROR \d+ \(\w+\) at line (\d+)(?: in file: '[^']*')?: (.*)/m
 
@@ -87,17 +90,26 @@ module Store
         end
       end
 
+      # As a list, so that no shell reads it; nothing of the machine's own settings counts.
+      def command(program, *arguments) = [path(program), "--no-defaults", *arguments]
+
+      # @return [String, nil] what the program says when it refuses
+      def refusal(command, text = "")
+        said, status = Open3.capture2e(*command, stdin_data: text)
+        said unless status.success?
+      end
+
+      def run(command) = spawn(*command, out: File::NULL, err: File::NULL)
+
       def user = Process.uid.zero? ? ["--user=mysql"] : []
       def socket(folder) = File.join(folder, "s")
 
       def start(folder)
-        said, status = Open3.capture2e(path("mariadb-install-db"), "--no-defaults", "--datadir=#{folder}/data", *user,
-                                       "--auth-root-authentication-method=normal", "--skip-test-db")
-        raise Basalt::Mistake, "MariaDB does not set up its folder: #{said.lines.last}" unless status.success?
+        said = refusal(command("mariadb-install-db", "--datadir=#{folder}/data", *user, *PLAIN))
+        raise Basalt::Mistake, "MariaDB does not set up its folder: #{said.lines.last}" if said
 
-        server = spawn(path("mariadbd"), "--no-defaults", "--datadir=#{folder}/data", *user, "--skip-networking", "--skip-grant-tables",
-                       "--socket=#{socket(folder)}", "--pid-file=#{folder}/data/pid", "--innodb-flush-log-at-trx-commit=0",
-                       out: File::NULL, err: File::NULL)
+        server = run(command("mariadbd", "--datadir=#{folder}/data", "--socket=#{socket(folder)}", "--pid-file=#{folder}/data/pid",
+                             *user, *ALONE))
         await(folder)
         server
       end
@@ -122,9 +134,7 @@ module Store
       def script(folder, statements)
         text = ["CREATE DATABASE proof CHARACTER SET utf8mb4; USE proof; SET max_statement_time = #{ALL};",
                 *statements.map(&:text)].join("\n")
-        said, status = Open3.capture2e(path("mariadb"), "--no-defaults", "--socket=#{socket(folder)}", "--batch",
-                                       "--default-character-set=utf8mb4", stdin_data: text)
-        said unless status.success?
+        refusal(command("mariadb", "--socket=#{socket(folder)}", "--batch", "--default-character-set=utf8mb4"), text)
       end
 
       def tell(statements, said)

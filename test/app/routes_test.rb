@@ -45,18 +45,26 @@ class RoutesTest < Minitest::Test
         content: "x"
       )
 
+  # What is asked for at an address, and how it ended.
+  TASKS = {
+    "schemas/pulls" => ["schema-pull", {}],
+    "cloud-accounts" => ["cloud-pull", {}],
+    "proofs" => ["proof", { ran: 1, of: 1 }],
+    "migrations" => ["migration", { steps: [], ran: 0, left: [] }]
+  }.freeze
+
   def task(route)
-    kind = { "proofs" => "proof", "cloud-accounts" => "cloud-pull" }.find { |part, _| route.path.include?(part) }&.last || "export"
+    kind, result = TASKS.find { |part, _| route.path.include?(part) }&.last || ["export", {}]
     Store::Task.create!(
       id: SecureRandom.uuid,
       project_id: @project.id,
       kind:,
       said_by: "test",
       state: "done",
-      result: {
-        ran: 1,
-        of: 1
+      arguments: {
+        where: "d at h:1"
       },
+      result: result.merge(intake_id: schema.id),
       content: "x",
       content_type: "image/png",
       file_name: "x.png"
@@ -69,6 +77,10 @@ class RoutesTest < Minitest::Test
       Store::Task.create!(id: SecureRandom.uuid, project_id: @project.id, kind: "code", said_by: "test", arguments: about)
     end
   end
+
+  def schema =
+    @schema ||=
+      Store::Intake.create!(id: SecureRandom.uuid, project_id: @project.id, content: "CREATE TABLE a (x int);", file_name: "a.sql")
 
   def account
     content = JSON.generate(format: "cloud inventory", version: 1, account: { id: "a" })
@@ -92,6 +104,15 @@ class RoutesTest < Minitest::Test
     intake
   end
 
+  def intake_of(route)
+    case route.path
+    when %r{/code/} then code
+    when %r{/cloud-accounts/} then account
+    when %r{/schemas/} then schema
+    else taken(intake)
+    end
+  end
+
   # What a parameter of an address can be, in the sample.
   def candidates(route, name, set)
     case name
@@ -110,7 +131,9 @@ class RoutesTest < Minitest::Test
     when "task_id"
       [task(route).id]
     when "intake_id"
-      [route.path.include?("/code/") ? code.id : (route.path.include?("/cloud-accounts/") ? account : taken(intake)).id]
+      [intake_of(route).id]
+    when "engine"
+      %w[sqlite mariadb iso]
     when "face"
       %w[taking-part access]
     when "other_id"

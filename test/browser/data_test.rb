@@ -138,6 +138,7 @@ class DataTest < Minitest::Test
     assert_css "#answer", text: "Proved: the server took all"
     say "meters has installed_on date"
     say "meter_state is one of planned, fitted, faulty, removed, lost"
+    settled
     thing("meter_state").click
     assert_field "SQL", with: /'removed', 'lost'/
     page.send_keys(:escape)

@@ -127,27 +127,30 @@ module Web
         # The same for another engine: what it cannot hold, its types, and its script.
         get "#{SHEET}/engines/:engine", needs: :see, answers: :page do
           with_project do |project|
-            page = Presenters::EnginePage.new(project.set, sheet(project), Basalt::Data::Physical::Engine.named(params[:engine]))
-            erb(:engine, locals: { project:, sheet: sheet(project), page: })
+            sheet = sheet(project)
+            page = Presenters::EnginePage.new(project.set, sheet, Basalt::Data::Physical::Engine.named(params[:engine]))
+            erb(:engine, locals: { project:, sheet:, page: })
           end
         end
 
         get "#{SHEET}/engines/:engine/schema.sql", needs: :see, answers: :file do
           with_project do |project|
+            sheet = sheet(project)
             engine = Basalt::Data::Physical::Engine.named(params[:engine])
-            title = Drawings::FileName.plain("#{sheet(project).name} #{engine.name}")
-            download("#{title}.sql", "application/sql", ProofWork.for_engine(project.set, sheet(project).id, engine).text)
+            title = Drawings::FileName.plain("#{sheet.name} #{engine.name}")
+            download("#{title}.sql", "application/sql", ProofWork.for_engine(project.set, sheet.id, engine).text)
           end
         end
 
         post "#{SHEET}/engines/:engine/types", needs: :edit, answers: :redirect, makes: "Add, Set" do
           with_project do |project|
+            sheet = sheet(project)
             engine = Basalt::Data::Physical::Engine.named(params[:engine])
             types = Basalt::Data::Physical::AgreedTypes.read(params[:types].to_s)
             project.act(said: "agreed on types for #{engine.title}", by: person) do |draft|
               Basalt::Data::Physical::AgreedTypes.agree(draft, engine, types)
             end
-            redirect sheet_path(sheet(project).id, "engines/#{engine.name}")
+            redirect sheet_path(sheet.id, "engines/#{engine.name}")
           end
         end
 
