@@ -146,6 +146,66 @@ class DerivedTablesTest < Minitest::Test
     )
   end
 
+  # @return [Hash{String => Array<String>}] foreign keys and uniqueness of a table
+  def joined(draft, name)
+    table = draft.named(name).first
+    referring = D::Tabling.references(draft, table.id).map { |one| [draft.element(one.target("to")).name, names(draft, one), one["deleting"]] }
+    [referring.map(&:compact).sort, D::Tabling.constraints(draft, table.id).map { |one| names(draft, one) }.sort]
+  end
+
+  def names(draft, relation) = relation.targets("column").map { |id| draft.element(id).name }.join(" ")
+
+  def test_a_kind_of_two_keeps_both_keys_and_one_where_both_have_the_same
+    draft = assert_tables(
+      { "pumps" => %w[#pump_id tag!], "sensors" => %w[#sensor_id serial!], "smart_pumps" => %w[#smart_pump_id sensor_id! address!] },
+      "entity Pump\nPump has tag key\nentity Sensor\nSensor has serial key\nSmart Pump is a kind of Pump\n" \
+      "Smart Pump is a kind of Sensor\nSmart Pump has address key"
+    )
+    assert_equal [[%w[pumps smart_pump_id], %w[sensors sensor_id]], %w[address sensor_id]], joined(draft, "smart_pumps")
+    draft = assert_tables(
+      { "people" => %w[#person_id ssn!], "employees" => %w[#employee_id], "students" => %w[#student_id],
+        "assistants" => %w[#assistant_id wage] },
+      "entity Person\nPerson has ssn key\nEmployee is a kind of Person\nStudent is a kind of Person\n" \
+      "Assistant is a kind of Employee\nAssistant is a kind of Student\nAssistant has wage"
+    )
+    assert_equal [[%w[employees assistant_id], %w[students assistant_id]], []], joined(draft, "assistants")
+    draft = assert_tables(
+      { "assets" => %w[#asset_id tag! asset_kind!], "sensors" => %w[#sensor_id], "pumps" => %w[#pump_id sensor_id!] },
+      "entity Asset, kinds kept together\nAsset has tag key\nAsset is either Pump or Valve, complete\nentity Sensor\n" \
+      "Pump is a kind of Sensor"
+    )
+    assert_equal [[%w[assets pump_id], %w[sensors sensor_id]], %w[sensor_id]], joined(draft, "pumps")
+  end
+
+  def test_a_category_is_numbered_and_each_of_it_has_its_own_key_besides
+    text = "entity Person\nPerson has ssn key\nentity Company\nCompany has register number key, town key\n" \
+           "Owner is either Person or Company, complete\nentity Van\nVan has plate key\n" \
+           "a Owner holds zero or more Van; a Van is held by exactly one Owner"
+    wanted = { "owners" => %w[#owner_id], "people" => %w[#person_id ssn!], "companies" => %w[#company_id register_number! town!],
+               "vans" => %w[#van_id owner_id! plate!] }
+    draft = assert_tables(wanted, text)
+    assert_equal [[%w[owners company_id]], ["register_number town"]], joined(draft, "companies")
+    assert_equal [[%w[owners person_id]], ["ssn"]], joined(draft, "people")
+    assert_match(/That an Owner is exactly one of Person and Company is not held/, draft.named("owners").first["why"])
+    assert_tables(wanted.merge("vans" => %w[#plate owner_id!]), "convention House, keys natural\n#{text}")
+  end
+
+  def test_what_belongs_to_another_goes_with_it_as_the_house_has_it
+    text = "#{CREW}Crew has phones many\nweak entity Shift of Crew\nShift has starts at partial key"
+    wanted = { "crews" => %w[#crew_id code! name!], "shifts" => %w[#crew_id #starts_at], "crew_phones" => %w[#crew_id #phone] }
+    draft = assert_tables(wanted, text)
+    %w[shifts crew_phones].each { |name| assert_equal [%w[crews crew_id cascade]], joined(draft, name).first }
+    kept = draft.of_kind("reference").find { |one| one.target("from") == draft.named("shifts").first.id }
+    draft.apply(Basalt::Change::Set.new(id: kept.id, fact: "deleting", value: "restrict"))
+    house = Basalt::Change::Add.new(kind: "convention", name: "House").apply(draft)
+    draft.apply(Basalt::Change::Set.new(id: house.id, fact: "dependents", value: "hold their owner"))
+    steps = D::Logical::Derivation.new(draft).steps
+    assert(steps.any? { |one| one.act == :keep && one.words.include?("restrict was refined and stays") })
+    D::Logical::Derivation.new(draft).into(draft)
+    assert_equal([[%w[crews crew_id]], [%w[crews crew_id restrict]]], %w[crew_phones shifts].map { |name| joined(draft, name).first })
+    assert proved(draft).passed?
+  end
+
   def test_what_is_required_of_a_kind_is_held_by_a_check
     text = "Asset\nAsset has tag key\nAsset is %s Pump or Valve, complete\nPump has power required, maker required, note\n" \
            "entity Job\nJob has number key\na Job concerns exactly one Pump; a Pump is subject of zero or more Job"

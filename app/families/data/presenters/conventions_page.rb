@@ -9,7 +9,7 @@ module Web
           HOUSE = Basalt::Data::Logical::Conventions
           TYPES = Basalt::Data::Logical::Types
           # Where the word of the form says more than that of the statement.
-          WORDS = { "derived" => "derived attributes" }.freeze
+          WORDS = { "derived" => "derived attributes", "dependents" => "what belongs to another" }.freeze
           # +options+ are what is chosen among; +usual+ is what is taken where nothing is said, +hint+ the words that can stand in it.
           Entry = Basalt::Value.of(:name, :label, :value, :options, :usual, :hint, :most)
           private_constant :HOUSE, :TYPES, :WORDS

@@ -13,7 +13,8 @@ module Basalt
           "case" => %w[snake camel pascal upper],
           "keys" => %w[surrogate natural],
           "derived" => ["left out", "generated"],
-          "minimums" => ["not held", "by trigger"]
+          "minimums" => ["not held", "by trigger"],
+          "dependents" => ["go with their owner", "hold their owner"]
         }.freeze
         # Patterns with the words in braces that they may hold.
         PATTERNS = {
@@ -34,6 +35,8 @@ module Basalt
         CHOICES.each_key { |choice| define_method(choice) { @facts[choice] || CHOICES[choice].first } }
 
         def surrogate? = keys == "surrogate"
+        # What becomes of a row that belongs to another when that is deleted.
+        def deleting = dependents == "go with their owner" ? "cascade" : nil
         def triggers? = minimums == "by trigger"
         def prefix = @facts["prefix"].to_s
         def longest = @facts["longest"] || LONGEST

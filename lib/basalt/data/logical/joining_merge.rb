@@ -21,12 +21,21 @@ module Basalt
           known =
             @known ? Tabling.references(@set, @known.id) + Tabling.constraints(@set, @known.id) + Tabling.minimums(@set, @known.id) : []
           wanted = @wanted.references + @wanted.uniques + @wanted.minimums
-          wanted
-            .reject { |one| known.any? { |other| same?(other, one) } }
-            .map { |one| joining(one, known.find { |other| other["thread"] == one.thread }) } + dropped(known, wanted, "constraint")
+          stands, differ = wanted.partition { |one| known.any? { |other| same?(other, one) } }
+          differ.map { |one| joining(one, threaded(known, one)) } + dropped(known, wanted, "constraint") +
+            stands.grep(Reference).flat_map { |one| acting(one, threaded(known, one)) }
         end
 
         private
+
+        def threaded(known, wanted) = known.find { |other| other["thread"] == wanted.thread }
+
+        # What becomes of its rows follows, unless somebody decided otherwise.
+        def acting(wanted, old)
+          columns = wanted.columns.filter_map { |thread| @wanted.column(thread)&.name }
+          title = "foreign key of #{@known.name}: #{English.list(columns)}"
+          FactMerge.new(@wanted).steps(old, { "deleting" => wanted.deleting }, title, wanted.thread)
+        end
 
         def same?(known, wanted)
           return false unless known["thread"] == wanted.thread
@@ -46,9 +55,9 @@ module Basalt
 
         def joining(wanted, old)
           step(old ? :alter : :add, wanted.thread, title(wanted)) do |draft|
-            deleting = old && old["deleting"]
+            decided = old && old.kind == "reference" && old["deleting"] != Refinement.derived(old)["deleting"]
             draft.apply(Change::Remove.new(id: old.id)) if old && draft.element(old.id)
-            join(draft, wanted, deleting)
+            join(draft, decided ? wanted.with(deleting: old["deleting"]) : wanted)
           end
         end
 
@@ -60,17 +69,17 @@ module Basalt
           "#{wanted.is_a?(Reference) ? "foreign key" : "uniqueness"} of #{name}: #{English.list(columns)}"
         end
 
-        def join(draft, wanted, deleting)
+        def join(draft, wanted)
           table = derived(draft, "table", @wanted.thread) or return
           return need(draft, wanted, table) if wanted.is_a?(Minimum)
 
           columns = wanted.columns.map { |thread| column(draft, table, thread) }
           return if columns.include?(nil)
 
-          wanted.is_a?(Reference) ? refer(draft, wanted, table, columns, deleting) : constrain(draft, wanted, table, columns)
+          wanted.is_a?(Reference) ? refer(draft, wanted, table, columns) : constrain(draft, wanted, table, columns)
         end
 
-        def refer(draft, wanted, table, columns, deleting)
+        def refer(draft, wanted, table, columns)
           target = derived(draft, "table", wanted.table) or return
           keys = wanted.to.map { |thread| column(draft, target, thread) }
           return if keys.include?(nil)
@@ -81,7 +90,7 @@ module Basalt
               kind: "reference",
               facts: {
                 "thread" => wanted.thread,
-                "deleting" => deleting
+                "deleting" => wanted.deleting
               },
               ends: [
                 ["from", table.id],

@@ -51,8 +51,7 @@ module Basalt
         # @param thread [String] what the columns come from
         # @param role [String] what the entity is called here
         # @return [Array<Column>]
-        def refer(draft, entity, thread:, role: entity.name, key: false, required: false)
-          target = draft_of(entity)
+        def refer(draft, entity, thread:, role: entity.name, key: false, required: false, deleting: nil)
           columns =
             key_of(entity).map do |column|
               draft.add(
@@ -65,8 +64,14 @@ module Basalt
                 )
               )
             end
-          draft.refer(Reference.new(thread:, columns: columns.map(&:thread), table: target.thread, to: key_of(entity).map(&:thread)))
+          refer_by(draft, columns, entity, thread:, deleting:)
           columns
+        end
+
+        # @param columns [Array<Column>] of the draft, as many as the key of the entity has
+        def refer_by(draft, columns, entity, thread:, deleting: nil)
+          table = draft_of(entity).thread
+          draft.refer(Reference.new(thread:, columns: columns.map(&:thread), table:, to: key_of(entity).map(&:thread), deleting:))
         end
 
         # @return [TableDraft] a table that joins others
@@ -131,15 +136,12 @@ module Basalt
 
         def fill(draft, entity)
           draft.say("#{house.name(entity.name) == draft.name ? "It" : "A row of #{draft.name}"} holds one #{entity.name}.")
-          general = Specialising.generals(@set, entity.id).first
-          if general && SpecialisationMapping.apart(@set, general).any?
-            whole_key(draft, entity, general)
-          elsif general
-            special_key(draft, entity, general)
+          if Specialising.generals(@set, entity.id).any?
+            KindKey.new(self, @set, entity).fill(draft)
           elsif Dependence.weak?(entity)
             weak_key(draft, entity)
           else
-            own_key(draft, entity)
+            OwnKey.new(self, @set, entity).fill(draft)
           end
           SpecialisationMapping.new(self, @set, entity).fill(draft)
           Describing
@@ -148,30 +150,10 @@ module Basalt
             .each { |attribute| Computed.new(@set, house, attribute).why&.then { |why| draft.say(why) } }
         end
 
-        # @param owners [Array<Model::Element>] whose attributes the table holds
-        def own_key(draft, entity, owners = [entity])
-          natural = owners.flat_map { |owner| Attributes.new(@set, house, owner).columns.select(&:key) }
-          return owners.each { |owner| attributes(draft, owner, key: true) } unless house.surrogate? || natural.empty?
-
-          draft.add(
-            Column.new(
-              thread: "#{entity.id}/key",
-              name: house.key(entity.name),
-              type: Types::KEY,
-              key: true,
-              required: true,
-              generated: "identity"
-            )
-          )
-          owners.each { |owner| attributes(draft, owner) }
-          return draft.say("Nothing tells one #{entity.name} from another, so rows are numbered.") if natural.empty?
-
-          draft.unique(Uniqueness.new(thread: "#{entity.id}/natural", columns: natural.map(&:thread)))
-          draft.say("Rows are numbered; #{English.list(natural.map(&:name))} still tells one #{entity.name} from another.")
-        end
-
         def weak_key(draft, entity)
-          Dependence.of(@set, entity.id).each { |one| refer(draft, @set.element(one.target("owner")), thread: one.id, key: true) }
+          Dependence.of(@set, entity.id).each do |one|
+            refer(draft, @set.element(one.target("owner")), thread: one.id, key: true, deleting: house.deleting)
+          end
           partial = Describing.of(@set, entity.id).select { |attribute| attribute["partial"] || attribute["key"] }.map(&:id)
           Attributes
             .new(@set, house, entity)
@@ -179,25 +161,7 @@ module Basalt
             .each { |column| draft.add(partial.include?(column.thread) ? column.with(key: true, required: true) : column) }
           draft.say(
             "#{English.article(entity.name).capitalize} #{entity.name} is told from others by its owner" \
-            "#{partial.any? ? " and its partial key" : ""}."
-          )
-        end
-
-        # All that the general entity has stands here, since it has no table.
-        def whole_key(draft, entity, general)
-          own_key(draft, entity, [general, entity])
-          draft.say(
-            "It holds all of a #{general.name} too, which has no table of its own.".sub("of a ", "of #{English.article(general.name)} ")
-          )
-          draft.say("One that is several kinds stands in several tables.") if general["split"] == "overlapping"
-        end
-
-        def special_key(draft, entity, general)
-          refer(draft, general, thread: "#{entity.id}/general", role: entity.name, key: true)
-          attributes(draft, entity)
-          draft.say(
-            "#{English.article(entity.name).capitalize} #{entity.name} is a kind of #{general.name}: " \
-            "its key is that of the #{general.name}."
+            "#{" and its partial key" if partial.any?}#{", and goes with it" if house.deleting}."
           )
         end
 
@@ -226,13 +190,14 @@ module Basalt
 
         def listed(attribute, entity, thread)
           draft = joining(thread, house.table("#{entity.name} #{English.singular(attribute.name)}"))
-          refer(draft, entity, thread: "#{thread}/owner", key: true)
+          refer(draft, entity, thread: "#{thread}/owner", key: true, deleting: house.deleting)
           Attributes
             .new(@set, house, entity)
             .of(attribute)
             .each { |column| draft.add(column.with(key: attribute["many"] ? true : false, required: true)) }
           how_many = attribute["many"] ? "many #{English.plural(attribute.name)}" : "a #{attribute.name} at every time"
-          draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{how_many}, so they have a table of their own.")
+          draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{how_many}, so they have a table of " \
+                    "their own#{", and go with it" if house.deleting}.")
           period(draft, thread) if attribute["kept"]
         end
 

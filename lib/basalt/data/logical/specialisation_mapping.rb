@@ -30,10 +30,15 @@ module Basalt
           "#{name} meets others, which need one table to refer to" if set.relations_of(entity.id, "participation").any?
         end
 
+        # A kind of several that are kept in different tables has one of its own.
+        #
         # @return [Model::Element] the entity in whose table one is kept
         def self.home(set, entity)
-          general = Specialising.generals(set, entity.id).first
-          general && general["strategy"] == TOGETHER ? home(set, general) : entity
+          generals = Specialising.generals(set, entity.id)
+          return entity unless generals.any? && generals.all? { |general| general["strategy"] == TOGETHER }
+
+          homes = generals.map { |general| home(set, general) }.uniq
+          homes.one? ? homes.first : entity
         end
 
         def initialize(mapping, set, entity)
@@ -47,18 +52,31 @@ module Basalt
           if @entity["strategy"] == APART
             draft.say("Its kinds cannot have the only tables: #{SpecialisationMapping.obstacle(@set, @entity)}.")
           end
-          return if kinds.empty? || @entity["strategy"] != TOGETHER
+          return if kinds.empty?
+          return (say_what_is_not_held(draft, kinds) unless @entity["strategy"] == APART) if @entity["strategy"] != TOGETHER
 
           told = @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)
-          kinds.zip(told) do |kind, other|
-            columns = Attributes.new(@set, @mapping.house, kind).columns
-            kept = columns.map { |column| draft.add(column.with(key: false, required: false)) }
-            needed(draft, kind, other, kept.zip(columns).select { |_, column| column.required && column.generated.nil? }.map(&:first))
-            SpecialisationMapping.new(@mapping, @set, kind).fill(draft)
-          end
+          home = SpecialisationMapping.home(@set, @entity).id
+          kinds.zip(told) { |kind, other| keep(draft, kind, other) if SpecialisationMapping.home(@set, kind).id == home }
         end
 
         private
+
+        # Each in a table of its own, the general entity too.
+        def say_what_is_not_held(draft, kinds)
+          name = "#{English.article(@entity.name)} #{@entity.name}"
+          how_many = [@entity["complete"], @entity["split"] == "disjoint" && kinds.length > 1].map { |one| one ? true : false }
+          words = { [true, true] => "exactly", [true, false] => "at least", [false, true] => "at most" }[how_many] or return
+          draft.say("That #{name} is #{words} one of #{English.list(kinds.map(&:name))} is not held by the database.")
+        end
+
+        def keep(draft, kind, other)
+          columns = Attributes.new(@set, @mapping.house, kind).columns
+          kept = columns.map { |column| draft.add(column.with(key: false, required: false)) }
+          needed(draft, kind, other, kept.zip(columns).select { |_, column| column.required && column.generated.nil? }.map(&:first))
+          OwnKey.new(@mapping, @set, kind).held(draft)
+          SpecialisationMapping.new(@mapping, @set, kind).fill(draft)
+        end
 
         # What a row of a kind has to have.
         #
