@@ -34,6 +34,16 @@ class DataPagesTest < Minitest::Test
     refute_match "<script>x", markdown + get("/projects/#{other.id}/dictionary").body
   end
 
+  def test_a_guessed_type_is_told_with_others_a_click_away
+    sheet = sheet_of(@project, "Work orders as tables")
+    set = model_of(@project)
+    margin = -> { get("#{base}/sheets/#{sheet.id}/facts/#{set.named("work_orders").first.id}").body }
+    assert_match(/priority text.*priority integer/m, margin.call[/Types guessed from names.*/m])
+    column = Basalt::Data::Tabling.columns(set, set.named("work_orders").first.id).find { |one| one.name == "priority" }
+    send_to("sheets/#{sheet.id}/facts/#{column.id}", fact: "type", value: "integer")
+    refute_match(/priority/, margin.call[/Types guessed from names.*/m])
+  end
+
   def test_conventions_show_a_sample_and_rename_what_nobody_named
     get "#{base}/conventions/sample?tables=singular&case=upper"
     assert_match(/WORK_ORDER.*CREW_ID/m, last_response.body)

@@ -142,6 +142,19 @@ class DerivationTest < Minitest::Test
     'prefix "t_"' => /\A/
   }.freeze
 
+  def test_a_type_that_was_guessed_is_told_until_somebody_or_the_house_says_another
+    draft = derived("entity Job\nJob has number key, address (street, floor), price, note, days many")
+    jobs = draft.named("jobs").first
+    guesses = L::GuessedTypes.of(draft, jobs)
+    assert_equal(%w[number address_street address_floor price note], guesses.map { |guess| guess.column.name })
+    guesses.each { |guess| refute_includes guess.others, guess.column["type"] }
+    draft.apply(Basalt::Change::Set.new(id: guesses.first.column.id, fact: "type", value: "integer"))
+    house = Basalt::Change::Add.new(kind: "convention", name: "House").apply(draft)
+    draft.apply(Basalt::Change::Set.new(id: house.id, fact: "types", value: "floor: smallint"))
+    assert_equal(%w[address_street price note], L::GuessedTypes.of(draft, jobs).map { |guess| guess.column.name })
+    assert_empty(L::Types::RULES.map(&:last) + [L::Types::OTHER] - L::GuessedTypes::OTHERS.keys)
+  end
+
   def test_a_house_has_its_own_way_of_naming
     HOUSES.each do |house, shape|
       8.times do |seed|

@@ -61,6 +61,9 @@ module Web
 
           def table? = @element.kind == "table"
 
+          # @return [Array<Basalt::Data::Logical::GuessedTypes::Guess>]
+          def guesses = table? ? Basalt::Data::Logical::GuessedTypes.of(@set, @element) : []
+
           # @return [Array<String>] its candidate keys
           def keys = forms.keys.map { |key| key.to_a.join(", ") }
 

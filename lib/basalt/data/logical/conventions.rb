@@ -44,7 +44,10 @@ module Basalt
         # The house's own types, by a word of what an attribute is called; the usual ones otherwise.
         #
         # @return [String] of a column for what is called so
-        def type(words) = own_types.find { |word, _| words.match?(/\b#{Regexp.escape(word)}\b/i) }&.last || Types.guess(words)
+        def type(words) = own_type(words) || Types.guess(words)
+
+        # @return [Boolean] whether the house says nothing of the type of what is called so
+        def guessed?(words) = own_type(words).nil?
 
         # @return [Array<Array(String, String)>] word and type
         def own_types =
@@ -67,6 +70,8 @@ module Basalt
         def name(words) = fitted(cased(words))
 
         private
+
+        def own_type(words) = own_types.find { |word, _| words.match?(/\b#{Regexp.escape(word)}\b/i) }&.last
 
         def filled(pattern, words)
           text = @facts[pattern] || PATTERNS[pattern].first
