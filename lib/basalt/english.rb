@@ -8,18 +8,19 @@ module Basalt
     INFLECTOR =
       Dry::Inflector.new do |rules|
         rules.uncountable(
-          "staff",
-          "data",
-          "feedback",
-          "software",
-          "hardware",
-          "news",
-          "weather",
-          "works",
-          "series",
-          "equipment",
-          "information"
+          %w[staff data feedback software hardware news weather works series equipment information aircraft spacecraft hovercraft
+             species means headquarters crossroads barracks sheep deer fish offspring salmon trout advice baggage luggage furniture
+             machinery traffic wildlife livestock firmware middleware]
         )
+        # Words from Latin in us, and those in o that take an e.
+        rules.plural(/\b(alumn|radi|fung|nucle|stimul|bacill|cact|loc|syllab|termin)us\z/i, '\1i')
+        rules.singular(/\b(alumn|radi|fung|nucle|stimul|bacill|cact|loc|syllab|termin)i\z/i, '\1us')
+        rules.plural(/\b(vet|ech|her|carg|embarg|torped|tornad|volcan|mosquit|domin|mang|potat|tomat)o\z/i, '\1oes')
+        rules.singular(/\b(vet|ech|her|carg|embarg|torped|tornad|volcan|mosquit|domin|mang|potat|tomat)oes\z/i, '\1o')
+        # And what ends in an e of its own before the s.
+        rules.singular(/(cach|ach|avalanch|nich|crech|quich|psych)es\z/i, '\1e')
+        rules.singular(/\b(mov|cook|calor|gen|prair|rook|book|self|freeb|zomb|brown|eer|smooth|sort|auct|bog)ies\z/i, '\1ie')
+        rules.singular(/\b(p|t|l|d)ies\z/i, '\1ie')
         # Of nouns in f and ve few change: leaves, but roofs and valves.
         rules.plural(/f\z/i, "fs")
         rules.plural(/\b(cal|hal|el|shel|sel|wol|thie|lea|loa|scar|whar|dwar|bookshel)f\z/i, '\1ves')
@@ -32,6 +33,7 @@ module Basalt
           "safe" => "safes",
           "gas" => "gases",
           "schema" => "schemas",
+          "index" => "indexes",
           "phenomenon" => "phenomena",
           "criterion" => "criteria",
           "virus" => "viruses",

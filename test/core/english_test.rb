@@ -41,9 +41,33 @@ class EnglishTest < Minitest::Test
     report("plural-entity-name", measured(names["many"], names["one"]) { |name| E.plural?(name) })
   end
 
+  # How each sort of phrase is said.
+  SAID = {
+    "article a" => ->(words) { E.article(words) == "a" ? words : nil },
+    "article an" => ->(words) { E.article(words) == "an" ? words : nil },
+    "plural" => ->(words) { E.plural(words) },
+    "singular" => ->(words) { E.singular(words) },
+    "base" => ->(words) { words.sub(/\S+/) { |verb| E.base(verb) } },
+    "many" => ->(words) { E::Verbs.many(words) },
+    "done" => ->(words) { E::Verbs.done_to(words, "it") },
+    "pronoun them" => ->(words) { E::People.pronoun(words) == "them" ? words : nil },
+    "pronoun it" => ->(words) { E::People.pronoun(words) == "it" ? words : nil }
+  }.freeze
+
+  # Every second phrase was set aside while the rules were written.
+  def test_phrases_are_said_as_people_say_them
+    phrases = labelled("phrases").flat_map { |sort, list| list.map { |entry| [sort, *entry.split(" => ")] } }
+    assert_operator phrases.length, :>=, 400
+    phrases.partition.with_index { |_, index| index.odd? }.each do |half|
+      wrong = half.reject { |sort, words, wanted| SAID.fetch(sort).call(words) == (wanted || words) }
+      puts "#{half.length - wrong.length} of #{half.length}" if ENV["MEASURE"]
+      assert_operator (half.length - wrong.length).fdiv(half.length), :>=, 0.98, wrong.map { |one| one.first(2).join(" ") }.join("; ")
+    end
+  end
+
   def test_one_and_many_lead_back_to_each_other
     labelled("entity_names")["many"]
-      .reject { |name| %w[Indices Matrices Axes].include?(name) }
+      .reject { |name| %w[Indices Matrices Axes Radiuses].include?(name) }
       .each { |name| assert_equal name, E.plural(E.singular(name)) }
   end
 

@@ -11,10 +11,10 @@ module Basalt
       HISSING = %w[focus refocus bias canvas bus gas chorus discuss process access address assess express pass press miss cross dress guess
                    possess witness harness bypass trespass suppress compress encompass].to_set.freeze
       SILENT_E = %w[cache ache psyche axe tie untie die lie vie belie underlie shoe canoe toe].to_set.freeze
-      Y = %w[ties unties dies lies vies belies underlies].to_h { |word| [word, word.delete_suffix("s")] }.freeze
+      PLAIN = %w[ties unties dies lies vies belies underlies].to_h { |word| [word, word.delete_suffix("s")] }.merge("has" => "have").freeze
       # Words before a verb that are none.
       ADVERBS = %w[
-        often always never sometimes also mostly rarely seldom once still only soon then thus now just ever later first
+        if ever often always never sometimes also mostly rarely seldom once still only soon then thus now just later first
       ].to_set.freeze
       # Verbs that end as adverbs do.
       NO_ADVERBS = %w[apply supply reply rely comply imply multiply].to_set.freeze
@@ -28,7 +28,7 @@ module Basalt
       }.freeze
       # With these such words belong to the verb, and what it is done to stands behind them.
       WHOLE = {
-        "out" => %w[run look come], "up" => %w[look sign show end come grow give], "off" => %w[live come], "back" => %w[come go look],
+        "out" => %w[run look come], "up" => %w[show end come grow], "off" => %w[live come], "back" => %w[come go look],
         "down" => %w[come go], "together" => %w[work come go belong], "away" => %w[go come], "forward" => %w[look]
       }.freeze
 
@@ -37,7 +37,7 @@ module Basalt
       # @param verb [String] such as caches, ties, focuses, watches
       # @return [String] as it stands in a list of words
       def plain(verb)
-        return Y[verb] if Y.key?(verb)
+        return PLAIN[verb] if PLAIN.key?(verb)
         return verb unless verb.match?(/s\z/)
 
         stem = verb.delete_suffix("s")
