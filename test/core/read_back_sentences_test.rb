@@ -68,4 +68,24 @@ class ReadBackSentencesTest < Minitest::Test
       assert_equal told, Data::ReadBack.back(draft, draft.element(relationship.id))
     end
   end
+
+  def said(text) = model("project P\nsheet S: entities\n#{text}")
+  def sentences(set) = set.of_kind("relationship").flat_map { |one| Basalt::Data::ReadBack.of(set, one).map(&:text) }
+  def tables(set) = Basalt::Data::Logical::Mapping.new(set).tables
+
+  def test_names_of_another_language_stand_as_they_are
+    lines = ["entity Kunde", "entity Auftraggeber", "Kunde has Nummer key", "Auftraggeber has Namen many",
+             "a Kunde vertritt zero or more Auftraggeber"]
+    house = said(["convention House, language German", *lines].join("\n"))
+    assert_equal ["Each Kunde vertritt any number of Auftraggeber.", "For each Auftraggeber, some Kunde (how many is open) vertritt it."],
+                 sentences(house)
+    assert_equal(%w[auftraggeber auftraggeber_namen kunde kunde_auftraggeber], tables(house).map(&:name).sort)
+    assert_match(/The Auftraggeber has many Namen/, tables(house).flat_map(&:why).join(" "))
+    refute_includes ids_of(house), "noun-as-verb"
+    assert_includes ids_of(said(lines.join("\n"))), "noun-as-verb"
+    assert_includes reading(house), "the Kunde vertritt zero or more Auftraggeber"
+    assert_equal facts(house), facts(model(reading(house)))
+    one = said("convention House, language German\nentity Kunde\nentity Café, language English\na Café serves zero or more Kunde")
+    assert_equal ["Each Café serves any number of Kunde.", "For each Kunde, some Cafés (how many is open) serve it."], sentences(one)
+  end
 end

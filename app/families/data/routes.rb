@@ -205,6 +205,7 @@ module Web
           FACTS = [
             *Basalt::Data::Logical::Conventions::CHOICES.keys,
             *Basalt::Data::Logical::Conventions::PATTERNS.keys,
+            "language",
             "prefix",
             "longest",
             "types"

@@ -23,7 +23,7 @@ module Basalt
         end
       end
 
-      def starts(matcher, at) = %w[a an].any? { |word| matcher.token(at)&.literal?(word) } ? [at + 1, at] : [at]
+      def starts(matcher, at) = %w[a an the].any? { |word| matcher.token(at)&.literal?(word) } ? [at + 1, at] : [at]
     end
   end
 end

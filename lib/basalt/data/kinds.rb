@@ -40,6 +40,7 @@ module Basalt
             field("split", :choice, choices: SPLITS, label: "kinds of it"),
             flag("complete", "kinds complete"),
             field("strategy", :choice, choices: Logical::SpecialisationMapping::STRATEGIES, label: "kinds are kept"),
+            field("language", :word, label: "language of its name"),
             *GLOSSARY
           ]
         ),
@@ -229,6 +230,7 @@ module Basalt
           fields: [
             *Logical::Conventions::CHOICES.map { |name, choices| field(name, :choice, choices:) },
             *Logical::Conventions::PATTERNS.keys.map { |name| field(name, :text) },
+            field("language", :word),
             field("prefix", :word),
             field("longest", :integer, range: 8..63),
             field("types", :text),

@@ -39,7 +39,8 @@ module Basalt
         listed =
           all.each_with_index.flat_map do |one, index|
             entity = unparser.set.element(one.target("entity"))
-            [*(index.zero? ? [] : [index == all.length - 1 ? "and" : :comma]), English.article(entity.name), unparser.thing(entity.id)]
+            between = index == all.length - 1 ? "and" : :comma
+            [*(between unless index.zero?), Noun.of(unparser.set, entity).article, unparser.thing(entity.id)]
           end
         [
           *(unparser.say(*listed, "meet in", unparser.name(meeting.name)) if all.length > 2),

@@ -25,7 +25,7 @@ module Basalt
         private
 
         def name(draft, attribute)
-          wanted = English.singular(attribute.name).split.map { |word| word.sub(/\A./, &:upcase) }.join(" ")
+          wanted = Noun.of(draft, attribute).singular.split.map { |word| word.sub(/\A./, &:upcase) }.join(" ")
           taken = ->(candidate) { draft.named(candidate).any? { |other| other.kind == "entity" } }
           raise Mistake, "there is an entity #{wanted} already: relate to it instead" if taken.call(wanted)
 

@@ -43,29 +43,28 @@ module Basalt
 
       def there(set, relationship)
         one, other = relationship.ends
-        "Each #{title(set, one)} #{relationship.name} #{amount(other, title(set, other))}."
+        "Each #{title(set, one)} #{relationship.name} #{amount(set, other)}."
       end
 
       # Without a verb of its own the other direction is told by the first.
       def back(set, relationship)
         one, other = relationship.ends
-        return "Each #{title(set, other)} #{relationship["back"]} #{amount(one, title(set, one))}." if relationship["back"]
+        return "Each #{title(set, other)} #{relationship["back"]} #{amount(set, one)}." if relationship["back"]
 
-        verb = single?(one) ? relationship.name : English::Verbs.many(relationship.name)
-        done = English::Verbs.done_to(verb, English::People.pronoun(set.element(other.target_id).name))
-        "For each #{title(set, other)}, #{amount(one, title(set, one))} #{done}."
+        who, whom = [one, other].map { |joined| Noun.of(set, set.element(joined.target_id)) }
+        verb = single?(one) || !who.english? ? relationship.name : English::Verbs.many(relationship.name)
+        "For each #{title(set, other)}, #{amount(set, one)} #{English::Verbs.done_to(verb, whom.pronoun)}."
       end
 
-      def title(set, joined)
-        name = set.element(joined.target_id).name
-        joined.facts["role"] ? "#{name} (as #{joined.facts["role"]})" : name
-      end
+      def title(set, joined) = "#{set.element(joined.target_id).name}#{role(joined)}"
+      def role(joined) = joined.facts["role"] && " (as #{joined.facts["role"]})"
 
       def single?(joined) = Cardinality.read(joined.facts["cardinality"]).most == 1
 
       # @return [String] how many, with the noun in the right number
-      def amount(joined, name)
-        many = name.sub(/\A[^(]+/) { |noun| "#{English.plural(noun.strip)}#{" " if noun.end_with?(" ")}" }
+      def amount(set, joined)
+        name = title(set, joined)
+        many = "#{Noun.of(set, set.element(joined.target_id)).plural}#{role(joined)}"
         case joined.facts["cardinality"]
         when nil
           "some #{many} (how many is open)"

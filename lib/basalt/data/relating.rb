@@ -43,7 +43,7 @@ module Basalt
         entity = unparser.set.element(from.target_id)
         role = ->(joined) { roles && joined.facts["role"] ? ["as", unparser.word(joined.facts["role"])] : [] }
         [
-          English.article(entity.name),
+          Noun.of(unparser.set, entity).article,
           unparser.thing(from.target_id),
           *role.call(from),
           unparser.name(verb || UNSAID),

@@ -6,10 +6,10 @@ module Basalt
     module Sentences
       ENTITY = "thing(entity)"
       CLAUSE =
-        "[a|an] <one:#{ENTITY}> [as <one_role:word>] <verb:phrase> [<cardinality:cardinality>] " \
+        "[a|an|the] <one:#{ENTITY}> [as <one_role:word>] <verb:phrase> [<cardinality:cardinality>] " \
         "<other:#{ENTITY}> [as <other_role:word>]".freeze
       BACK =
-        "[a|an] <back_one:#{ENTITY}> [as <back_one_role:word>] <back:phrase> [<back_cardinality:cardinality>] " \
+        "[a|an|the] <back_one:#{ENTITY}> [as <back_one_role:word>] <back:phrase> [<back_cardinality:cardinality>] " \
         "<back_other:#{ENTITY}> [as <back_other_role:word>]".freeze
       WITHDRAW = ->(context, said, other) { Describing.withdraw(context, said, other) }
 
@@ -138,6 +138,8 @@ module Basalt
         quality("relationship", "confirmed <confirmed:word>"),
         quality("relationship", "disputed <disputed:word>"),
         quality("entity", "kinds kept <strategy:strategy>"),
+        quality("entity", "language <language:word>"),
+        quality(Logical::Conventions::KIND, "language <language:word>"),
         quality("view", "query <query:lines>"),
         *Physical::Sentences::QUALITIES,
         quality("table", "key named <key_called:word>"),

@@ -39,6 +39,7 @@ module Web
 
           def others
             [
+              Entry.new(name: "language", label: "language of names", value: value("language"), usual: "English", most: 40),
               Entry.new(name: "prefix", label: "prefix of columns", value: value("prefix"), most: 20),
               Entry.new(name: "longest", label: "longest, bytes", value: value("longest"), usual: "63", most: 2),
               Entry.new(name: "types", label: "types", value: value("types"), usual: "price: numeric(10,2); code: char(8)", most: 2000)

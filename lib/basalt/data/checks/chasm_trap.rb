@@ -7,6 +7,8 @@ module Basalt
       class ChasmTrap < Basalt::Checks::Check
         rule "chasm-trap", :hint, reads: %w[entity relationship], each: "entity", near: 2
 
+        def self.given(set) = Noun.language(set)
+
         def about(middle)
           relations = set.relations_of(middle.id, "relationship")
           optional = relations.filter_map { |one| step(one, middle.id) { |how_many| how_many.least&.zero? && how_many.most == 1 } }
@@ -30,11 +32,11 @@ module Basalt
         def direct?(one, other) = set.relations_of(one, "relationship").any? { |relationship| relationship.targets.include?(other) }
 
         def trap(middle, lower, upper)
-          low, high = [lower, upper].map { |id| set.element(id).name }
+          low, high = [lower, upper].map { |id| Noun.of(set, set.element(id)) }
           finding(
             [middle.id, lower, upper],
-            "Not every #{low} leads to #{English.article(high)} #{high}",
-            "#{English.article(low).capitalize} #{low} without #{English.article(middle.name)} #{middle.name} belongs to no #{high}. " \
+            "Not every #{low} leads to #{high.one}",
+            "#{low.first} without #{Noun.of(set, middle).one} belongs to no #{high}. " \
             "Where it does, relate the two directly."
           )
         end

@@ -7,18 +7,21 @@ module Basalt
       class NounAsVerb < Basalt::Checks::Check
         rule "noun-as-verb", :warning, reads: %w[relationship entity], each: "relationship"
 
+        def self.given(set) = Noun.language(set)
+
         def about(one)
           return [] if one.name == Relating::UNSAID
 
-          names = one.targets.map { |id| set.element(id).name }
+          nouns = one.targets.map { |id| Noun.of(set, set.element(id)) }
+          return [] unless nouns.first.english?
+
           [one.name, one["back"]].compact
             .reject { |verb| English.verb_phrase?(verb) }
             .map do |verb|
               finding(
                 one.id,
                 "“#{verb}” is not a verb",
-                "“#{English.article(names[0]).capitalize} #{names[0]} #{verb} #{English.article(names[1])} #{names[1]}” is no sentence " \
-                "that anybody can confirm."
+                "“#{nouns[0].first} #{verb} #{nouns[1].one}” is no sentence that anybody can confirm."
               )
             end
         end

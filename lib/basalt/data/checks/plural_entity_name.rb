@@ -7,10 +7,13 @@ module Basalt
       class PluralEntityName < Basalt::Checks::Check
         rule "plural-entity-name", :hint, reads: %w[entity], each: "entity", near: 1
 
-        def about(entity)
-          return [] unless English.plural?(entity.name)
+        def self.given(set) = Noun.language(set)
 
-          one = English.singular(entity.name)
+        def about(entity)
+          noun = Noun.of(set, entity)
+          return [] unless noun.english? && English.plural?(entity.name)
+
+          one = noun.singular
           taken = set.named(one).any? { |other| other.kind == "entity" }
           [
             finding(

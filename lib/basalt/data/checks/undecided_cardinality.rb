@@ -7,12 +7,14 @@ module Basalt
       class UndecidedCardinality < Basalt::Checks::Check
         rule "undecided-cardinality", :hint, reads: %w[relationship participation entity sheet], each: "relationship", near: 1
 
+        def self.given(set) = Noun.language(set)
+
         READY = %w[ready approved issued].freeze
 
         def about(one)
           return [] unless one.ends.any? { |joined| open?(joined) }
 
-          names = one.ends.select { |joined| open?(joined) }.map { |joined| English.plural(set.element(joined.target_id).name) }
+          names = one.ends.select { |joined| open?(joined) }.map { |joined| Noun.of(set, set.element(joined.target_id)).plural }
           [
             finding(
               one.id,

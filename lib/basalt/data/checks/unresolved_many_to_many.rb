@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # A relationship of many with many that no joining table keeps, where its entities have tables.
       class UnresolvedManyToMany < Basalt::Checks::Check
-        rule "unresolved-many-to-many", :warning, reads: %w[relationship table entity]
+        rule "unresolved-many-to-many", :warning, reads: %w[relationship table entity convention]
 
         def findings
           threads = set.of_kind("table").filter_map { |table| table["thread"] }.to_set
@@ -15,7 +15,7 @@ module Basalt
             .of_kind("relationship")
             .select { |one| many?(one) && !threads.include?(one.id) && one.targets.all? { |id| threads.include?(id) } }
             .map do |one|
-              names = one.targets.map { |id| English.plural(set.element(id).name) }
+              names = one.targets.map { |id| Noun.of(set, set.element(id)).plural }
               finding(
                 [one.id, *one.targets.uniq],
                 "Which #{names[0]} go with which #{names[1]} is in no table",

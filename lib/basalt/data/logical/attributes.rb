@@ -23,7 +23,7 @@ module Basalt
         # @return [Array<Column>] of one attribute
         def of(attribute, before = [], key: attribute["key"], required: attribute["required"])
           parts = Describing.of(@set, attribute.id)
-          words = [*before, attribute["many"] ? English.singular(attribute.name) : attribute.name]
+          words = [*before, attribute["many"] ? Noun.of(@set, attribute).singular : attribute.name]
           return parts.flat_map { |part| of(part, words, key: key || part["key"], required: required || part["required"]) } if parts.any?
 
           [

@@ -56,15 +56,18 @@ module Basalt
             .split(";")
             .filter_map { |entry| entry.split(":", 2).map(&:strip).then { |pair| pair if pair.length == 2 && pair.none?(&:empty?) } }
 
+        # @param noun [Noun]
         # @return [String] the name of a table for what is called so
-        def table(words) = name(tables == "plural" ? English.plural(words) : English.singular(words))
+        def table(noun) = name(tables == "plural" ? noun.plural : noun.singular)
         def column(words) = fitted(prefix + cased(words))
         def key(entity) = column(filled("key", "entity" => entity))
 
         # @param role [String] what the other side is called here
         # @param key [String] the key it refers to, in words
         def foreign_key(role, key) = column(filled("foreign key", "entity" => role, "key" => key))
-        def joining(one, verb, other) = table(filled("joining table", "one" => one, "verb" => verb, "other" => other))
+
+        # @param other [Noun]
+        def joining(one, verb, other) = table(other.with(filled("joining table", "one" => one, "verb" => verb, "other" => other.to_s)))
 
         # @return [String] words in the house's case, no longer than allowed
         def name(words) = fitted(cased(words))

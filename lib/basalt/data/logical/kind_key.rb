@@ -20,7 +20,7 @@ module Basalt
 
           first, *others = @with
           key = @mapping.refer(draft, first, thread: "#{@entity.id}/general", role: @entity.name, key: true)
-          draft.say("#{one(@entity, capital: true)} is a kind of #{first.name}: its key is that of the #{first.name}.")
+          draft.say("#{noun(@entity).first} is a kind of #{first.name}: its key is that of the #{first.name}.")
           others.each { |general| besides(draft, general, first, key) }
           own(draft)
           @without.each { |general| within(draft, general) }
@@ -28,10 +28,7 @@ module Basalt
 
         private
 
-        def one(entity, capital: false)
-          article = English.article(entity.name)
-          "#{capital ? article.capitalize : article} #{entity.name}"
-        end
+        def noun(entity) = Noun.of(@set, entity)
 
         def own(draft)
           @mapping.attributes(draft, @entity)
@@ -75,11 +72,11 @@ module Basalt
         end
 
         def hold(draft, general)
-          draft.say("It holds all of #{one(general)} too, which has no table of its own.")
+          draft.say("It holds all of #{noun(general).one} too, which has no table of its own.")
           draft.say("One that is several kinds stands in several tables.") if general["split"] == "overlapping"
           return unless general["split"] == "disjoint"
 
-          draft.say("That #{one(general)} is no other kind as well is not held by the database.")
+          draft.say("That #{noun(general).one} is no other kind as well is not held by the database.")
         end
       end
     end

@@ -42,7 +42,7 @@ module Basalt
           return draft_of(home) if home.id != entity.id
 
           @drafts.fetch(entity.id) do
-            (@drafts[entity.id] = TableDraft.new(entity.id, house.table(entity.name))).tap { |draft| fill(draft, entity) }
+            (@drafts[entity.id] = TableDraft.new(entity.id, house.table(Noun.of(@set, entity)))).tap { |draft| fill(draft, entity) }
           end
         end
 
@@ -160,7 +160,7 @@ module Basalt
             .columns
             .each { |column| draft.add(partial.include?(column.thread) ? column.with(key: true, required: true) : column) }
           draft.say(
-            "#{English.article(entity.name).capitalize} #{entity.name} is told from others by its owner" \
+            "#{Noun.of(@set, entity).first} is told from others by its owner" \
             "#{" and its partial key" if partial.any?}#{", and goes with it" if house.deleting}."
           )
         end
@@ -189,21 +189,22 @@ module Basalt
         end
 
         def listed(attribute, entity, thread)
-          draft = joining(thread, house.table("#{entity.name} #{English.singular(attribute.name)}"))
+          noun = Noun.of(@set, attribute)
+          draft = joining(thread, house.table(noun.with("#{entity.name} #{noun.singular}")))
           refer(draft, entity, thread: "#{thread}/owner", key: true, deleting: house.deleting)
           Attributes
             .new(@set, house, entity)
             .of(attribute)
             .each { |column| draft.add(column.with(key: attribute["many"] ? true : false, required: true)) }
-          how_many = attribute["many"] ? "many #{English.plural(attribute.name)}" : "a #{attribute.name} at every time"
-          draft.say("#{English.article(entity.name).capitalize} #{entity.name} has #{how_many}, so they have a table of " \
+          how_many = attribute["many"] ? "many #{noun.plural}" : "a #{attribute.name} at every time"
+          draft.say("#{Noun.of(@set, entity).first} has #{how_many}, so they have a table of " \
                     "their own#{", and go with it" if house.deleting}.")
           period(draft, thread) if attribute["kept"]
         end
 
         # The key of a meeting leaves out whom the others determine.
         def joined(meeting)
-          draft = joining(meeting.id, house.table(meeting.name))
+          draft = joining(meeting.id, house.table(Noun.of(@set, meeting)))
           NaryRelationship
             .of(@set, meeting.id)
             .each do |one|

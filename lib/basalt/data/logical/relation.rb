@@ -30,6 +30,7 @@ module Basalt
         # What is not decided may be many.
         def many?(cardinality) = cardinality.most.nil? || cardinality.most > 1
         def entity(joined) = @kinds[joined.role] || @set.element(joined.target_id)
+        def noun(joined) = Noun.of(@set, entity(joined))
         def thread = [@relationship.id, *@kinds.values.map(&:id)].join("/")
 
         def role(joined)
@@ -77,7 +78,7 @@ module Basalt
           home = SpecialisationMapping.home(@set, entity(to))
           return if home.id == entity(to).id
 
-          draft.say("That it is #{English.article(entity(to).name)} #{entity(to).name}, and no other #{home.name}, is not held by the " \
+          draft.say("That it is #{noun(to).one}, and no other #{home.name}, is not held by the " \
                     "database.")
         end
 
@@ -90,7 +91,7 @@ module Basalt
             return " It is on this side because neither side must have the other."
           end
 
-          " It is on this side because every #{entity(at).name} has #{English.article(entity(to).name)} #{entity(to).name}."
+          " It is on this side because every #{entity(at).name} has #{noun(to).one}."
         end
 
         def one_to_one
@@ -100,7 +101,7 @@ module Basalt
         end
 
         def joining
-          draft = @mapping.joining(thread, @mapping.house.joining(entity(@one).name, @relationship.name, entity(@other).name))
+          draft = @mapping.joining(thread, @mapping.house.joining(entity(@one).name, @relationship.name, noun(@other)))
           columns =
             [[@one, @how_many_one], [@other, @how_many_other]].each_with_index.map do |(joined, how_many), index|
               @mapping.refer(
@@ -136,8 +137,8 @@ module Basalt
           cardinality = Cardinality.read(to.facts["cardinality"])
           return if (cardinality.most == 1 && !once) || cardinality.least.to_i.zero?
 
-          many = cardinality.most == 1 ? entity(to).name : English.plural(entity(to).name)
-          title = "That #{English.article(entity(from).name)} #{entity(from).name} has #{to.facts["cardinality"]} #{many}"
+          many = cardinality.most == 1 ? entity(to).name : noun(to).plural
+          title = "That #{noun(from).one} has #{to.facts["cardinality"]} #{many}"
           return draft.say("#{title} is not held by the database.") unless @mapping.house.triggers? && @kinds.empty? && at_home?(from)
 
           @mapping.draft_of(entity(from)).minimum(
@@ -156,7 +157,7 @@ module Basalt
 
         def clause(from, to)
           verb = from.role == "one" ? @relationship.name : @relationship["back"] || "is related to"
-          "Which #{entity(to).name} #{English.article(entity(from).name)} #{entity(from).name} #{verb}"
+          "Which #{entity(to).name} #{noun(from).one} #{verb}"
         end
       end
     end

@@ -19,15 +19,15 @@ module Basalt
         #
         # @return [String, nil] in words
         def self.obstacle(set, entity)
-          name = entity.name
-          return "nothing is a kind of #{name}" if Specialising.kinds(set, entity.id).empty?
-          return "#{English.article(name)} #{name} need not be any of them" unless entity["complete"]
-          return "#{English.article(name)} #{name} is a kind of something itself" if Specialising.generals(set, entity.id).any?
+          noun = Noun.of(set, entity)
+          return "nothing is a kind of #{noun}" if Specialising.kinds(set, entity.id).empty?
+          return "#{noun.one} need not be any of them" unless entity["complete"]
+          return "#{noun.one} is a kind of something itself" if Specialising.generals(set, entity.id).any?
           if Dependence.weak?(entity) || set.relations_of(entity.id, "dependence").any?
-            return "others are told apart by the #{name} they belong to"
+            return "others are told apart by the #{noun} they belong to"
           end
 
-          "#{name} meets others, which need one table to refer to" if set.relations_of(entity.id, "participation").any?
+          "#{noun} meets others, which need one table to refer to" if set.relations_of(entity.id, "participation").any?
         end
 
         # A kind of several that are kept in different tables has one of its own.
@@ -64,10 +64,9 @@ module Basalt
 
         # Each in a table of its own, the general entity too.
         def say_what_is_not_held(draft, kinds)
-          name = "#{English.article(@entity.name)} #{@entity.name}"
           how_many = [@entity["complete"], @entity["split"] == "disjoint" && kinds.length > 1].map { |one| one ? true : false }
           words = { [true, true] => "exactly", [true, false] => "at least", [false, true] => "at most" }[how_many] or return
-          draft.say("That #{name} is #{words} one of #{English.list(kinds.map(&:name))} is not held by the database.")
+          draft.say("That #{Noun.of(@set, @entity).one} is #{words} one of #{English.list(kinds.map(&:name))} is not held by the database.")
         end
 
         def keep(draft, kind, other)
