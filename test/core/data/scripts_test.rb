@@ -116,6 +116,16 @@ class ScriptsOfSqlTest < Minitest::Test
     }.each { |sql, words| assert_match words, assert_raises(Mistake, sql) { taken(sql) }.message }
   end
 
+  def test_letters_that_are_put_together_from_parts_are_told
+    schema = Basalt::Data::Physical::Schema.new("CREATE TABLE cafe\u0301 (id int);")
+    schema.into(draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new))
+    assert_equal ["caf\u00e9"], draft.of_kind("table").map(&:name)
+    assert_equal [Basalt::Data::Physical::Schema::COMPOSED], schema.left_out
+    schema = Basalt::Data::Physical::Schema.new("CREATE TABLE caf\u00e9 (id int);")
+    schema.into(draft)
+    assert_empty schema.left_out
+  end
+
   def test_what_is_there_twice_is_kept_as_sql
     draft, told, = taken(<<~SQL)
       CREATE TABLE a (x int, UNIQUE (x), UNIQUE (x));

@@ -29,6 +29,8 @@ module Basalt
         BINARY = "PGDMP"
         # What is counted, and need not be understood.
         DATA = /\AINSERT\s+INTO\b/i
+        # Unicode Standard Annex 15: names are compared, and kept, in form C.
+        COMPOSED = "how letters with marks are put together (each is one character now)"
         # Who takes which statement.
         TAKERS = {
           create_stmt: MakingTables, index_stmt: MakingIndexes, view_stmt: MakingViews, create_table_as_stmt: MakingViews,
@@ -45,7 +47,9 @@ module Basalt
           raise Unreadable, "the script is larger than #{LIMIT / 1_000_000} MB" if sql.bytesize > LIMIT
           raise Unreadable, "this is a dump in pg_dump's own format: pg_restore -f - writes it as a script" if sql.b.start_with?(BINARY)
 
-          @text = SQLText.new(Statements::Document.clean(sql, limit: LIMIT))
+          clean = Statements::Document.clean(sql, limit: LIMIT)
+          @in_parts = !clean.ascii_only? && !clean.unicode_normalized?
+          @text = SQLText.new(clean)
           data, pieces = @text.pieces.partition { |piece| piece.text.match?(DATA) }
           refuse_length(pieces)
           @inserted = data.length
@@ -64,6 +68,7 @@ module Basalt
         def left_out
           found = @left.map { |words, count| English.count(count, *words) }
           found << English.count(@text.rows, "row of data", "rows of data") if @text.rows.positive?
+          found << COMPOSED if @in_parts
           found
         end
 
