@@ -66,6 +66,8 @@ class ScriptsOfSqlTest < Minitest::Test
     ALTER TABLE a ADD CONSTRAINT old CHECK (id > 1) NOT VALID, ADD CONSTRAINT looked_at CHECK (id > 2) NOT VALID;
     ALTER TABLE a VALIDATE CONSTRAINT looked_at;
     GRANT SELECT ON public.a TO somebody;
+    CREATE LANGUAGE plpgsql;
+    COMMENT ON EXTENSION plpgsql IS 'PL/pgSQL procedural language';
     -- end; of it
     \unrestrict abc
   SQL
@@ -88,7 +90,8 @@ class ScriptsOfSqlTest < Minitest::Test
     assert_equal(["not valid", nil], draft.of_kind("check").map { |one| one["validity"] })
     written = draft.of_kind("constraint").filter_map { |one| one["as_written"] }
     assert_equal ["USING btree (a_id DESC)", "USING btree (lower(cc::text))"], written
-    assert_equal ["1 owner", "1 right given or taken", "1 row of data", "1 statement with data", "2 settings"], left.sort
+    assert_equal ["1 owner", "1 right given or taken", "1 row of data", "1 statement with data", "2 settings",
+                  "2 statements about the language that every database has"], left.sort
     assert_equal([true, true, false, false], kept.map { |one| one.kept || false })
     told = kept.to_h { |one| [one.line, one.told] }
     {

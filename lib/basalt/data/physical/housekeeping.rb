@@ -10,6 +10,9 @@ module Basalt
         RIGHTS = ["right given or taken", "rights given or taken"].freeze
         ROLES = ["role, database or tablespace of the server", "roles, databases or tablespaces of the server"].freeze
         TEMPORARY = ["temporary table, view or sequence", "temporary tables, views or sequences"].freeze
+        # The language of functions that is in each database from the beginning.
+        USUAL = ["statement about the language that every database has", "statements about the language that every database has"].freeze
+        LANGUAGE = "plpgsql"
         # Where what makes something tells how long it lasts.
         MAKING = { create_stmt: :relation, view_stmt: :view, create_seq_stmt: :sequence, create_table_as_stmt: :into }.freeze
         DATA = ["statement with data", "statements with data"].freeze
@@ -31,8 +34,18 @@ module Basalt
         def words(statement)
           return owner(statement.alter_table_stmt) if statement.node == :alter_table_stmt
           return TEMPORARY if temporary?(statement)
+          return USUAL if language(statement) == LANGUAGE
 
           BY_NODE[statement.node]
+        end
+
+        # @return [String, nil] the language, or extension, that it makes or tells of
+        def language(statement)
+          case statement.node
+          when :create_plang_stmt then statement.inner.plname
+          when :create_extension_stmt then statement.inner.extname
+          when :comment_stmt then statement.inner.object.string&.sval if statement.inner.objtype == :OBJECT_EXTENSION
+          end
         end
 
         def temporary?(statement)
