@@ -134,6 +134,9 @@ class RandomActsTest < Minitest::Test
     ["bent/#{line.id}", { points: @random.rand < 0.4 ? "" : points.to_json }]
   end
 
+  # A rack that is full takes nothing more; the walk goes on.
+  FULL = /is in the way, and there is no room for it/
+
   def walk(sheet_id)
     @sheet_id = sheet_id
     @path = "/projects/#{@project.id}/sheets/#{sheet_id}"
@@ -143,6 +146,8 @@ class RandomActsTest < Minitest::Test
       next unless path
 
       send_act(path, { chosen: "", selected: "", kind: "" }.merge(values))
+      next if last_response.status == 422 && last_response.body.match?(FULL)
+
       assert_equal 200,
                    last_response.status,
                    "#{way} #{path} #{values.inspect[0, 300]} on #{sheet.name}, SEED=#{@seed}: #{last_response.body[0, 400]}"
