@@ -7,7 +7,7 @@ module Web
   # a request says is read once, by type, so that no route meets anything else: words are texts in
   # UTF-8, +LISTS+ are lists of words, +FILES+ are files that were uploaded.
   class RequestGuard
-    LISTS = %w[steps things_of chosen_pairs make features].freeze
+    LISTS = %w[steps things_of chosen_pairs make features row_cells].freeze
     FILES = %w[file schema].freeze
     # Bytes of a body; documents of whole projects may be larger.
     LIMIT = 30_000_000

@@ -126,6 +126,24 @@ class DataTest < Minitest::Test
 
   METERS = File.expand_path("../../standins/database/meters.sql", __dir__)
 
+  def test_rows_that_are_typed_tell_what_determines_what
+    @project = project("project N\nsheet S: tables\ntable crews\ncrews has crew integer key, depot text, manager text", name: "N")
+    set = model_of(@project)
+    visit "/projects/#{@project.id}/sheets/#{set.sheet_list.first.id}/tables/#{set.named("crews").first.id}/dependencies"
+    fill_in "crew, row 1", with: "1"
+    page.send_keys(:tab, "North", :tab, "Ida", :tab, "2", :tab, "North", :tab, "Ida", :tab, "3", :tab, "South", :tab, "Ida")
+    assert_text "depot determines manager"
+    find_field("crew, row 4").send_keys("4", :tab, "South", :tab, "Olaf", :enter)
+    assert_no_text "depot determines manager"
+    assert_field "crew, row 5"
+    assert_equal "manager, row 5", evaluate_script("document.activeElement.getAttribute('aria-label')")
+    find_field("manager, row 4").fill_in(with: "Ida")
+    assert_text "depot determines manager"
+    assert_accessible "what determines what"
+    click_button "Say so", match: :first
+    assert_text "it is in second normal form"
+  end
+
   def test_a_dump_is_brought_in_proved_altered_and_migrated
     @project = project("project Tarnwater")
     visit "/projects/#{@project.id}"

@@ -31,10 +31,12 @@ import { Act } from "./act.js";
 import { Turning, Questions } from "./turning.js";
 import { closeBandsOutside } from "./rail.js";
 import { sendOnce } from "./forms.js";
+import { rowGrid } from "./row_grid.js";
 
 const page = document.getElementById("sheet-page");
 closeBandsOutside();
 sendOnce();
+rowGrid();
 new Source();
 // Other pages than a sheet's have no line on which a statement could be mended.
 const acting = document.getElementById("source-page")?.dataset.source ?? document.querySelector("[data-acts]")?.dataset.acts;

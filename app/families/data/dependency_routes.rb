@@ -16,6 +16,14 @@ module Web
         # Rows are looked at and not kept.
         post(TABLE, needs: :edit, answers: :page, makes: "nothing") { with_project { |project| dependencies(project, params[:rows].to_s) } }
 
+        post "#{TABLE}/rows", needs: :edit, answers: :part, makes: "nothing" do
+          with_project do |project|
+            cells = Array(params[:row_cells]).map(&:to_s)
+            page = Presenters::DependenciesPage.new(project.set, dependent_table(project.set), nil, cells:)
+            view(:dependencies_told, sheet: sheet(project), page:)
+          end
+        end
+
         post "#{TABLE}/said", needs: :edit, answers: :redirect, makes: "Add" do
           with_project do |project|
             table = dependent_table(project.set)

@@ -97,6 +97,8 @@ class NormalFormsTest < Minitest::Test
     assert_equal [{ "depot" => "South", "day" => "Tue" }, { "depot" => "South", "day" => "Mon" }],
                  observed.refute(wrong).to_h.values_at(:one, :other)
     assert_nil observed.refute(N::Dependency.new(left: Set["depot"], right: Set["manager"]))
+    gaps = Data::Logical::Observed.new(%w[depot manager], [%w[North Ida], ["North", nil], [nil, "Olaf"], %w[North Ida]])
+    assert_equal ["depot determines manager", "manager determines depot"], gaps.holding.map(&:to_s), "gaps say nothing"
     ["", "a,b", "a,b\n\"x"].each { |text| assert_raises(Mistake, text) { Data::Logical::Observed.read(text) } }
   end
 
@@ -104,7 +106,7 @@ class NormalFormsTest < Minitest::Test
   def test_what_holds_is_what_no_two_rows_refute
     100.times do |seed|
       random = Random.new(seed)
-      observed = Data::Logical::Observed.new(%w[a b c d], Array.new(random.rand(2..8)) { Array.new(4) { random.rand(3) } })
+      observed = Data::Logical::Observed.new(%w[a b c d], Array.new(random.rand(2..8)) { Array.new(4) { [0, 1, 2, nil].sample(random:) } })
       observed.holding.each { |one| assert_nil observed.refute(one), "#{seed}: #{one}" }
     end
   end

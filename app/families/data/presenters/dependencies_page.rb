@@ -6,17 +6,25 @@ module Web
       module Presenters
         # What determines what in a table, and what rows say to it.
         class DependenciesPage
+          OBSERVED = Basalt::Data::Logical::Observed
+          EMPTY = 4
+          private_constant :OBSERVED, :EMPTY
+
           # @param rows [String, nil] as CSV
-          def initialize(set, table, rows)
+          # @param cells [Array<String>] typed, one row after the other
+          def initialize(set, table, rows, cells: [])
             @set = set
             @table = table
             @rows = rows
-            @observed = rows && Basalt::Data::Logical::Observed.read(rows)
+            @observed = rows ? OBSERVED.read(rows) : typed(cells)
           end
 
           def table_id = @table.id
           def title = @table.name
           def rows = @rows || columns.join(",")
+
+          # @return [Array<Array<nil>>] empty rows that can be filled in
+          def grid = Array.new(EMPTY) { Array.new(columns.length) }
           def columns = @columns ||= Basalt::Data::Tabling.columns(@set, @table.id).map(&:name)
           def looked? = !@observed.nil?
 
@@ -42,6 +50,12 @@ module Web
           end
 
           private
+
+          # Rows without anything in them are none.
+          def typed(cells)
+            rows = cells.map { |cell| cell.strip.then { |text| text unless text.empty? } }.each_slice(columns.length).select(&:any?)
+            OBSERVED.new(columns, rows.first(OBSERVED::MOST_ROWS)) if rows.length > 1 && rows.last.length == columns.length
+          end
 
           def told(row) = row.map { |name, value| "#{name} #{value}" }.join(", ")
 

@@ -6,7 +6,7 @@ module Basalt
   module Data
     module Logical
       # Rows that somebody has: which dependencies hold in them, and which they refute. That one holds in some rows is a suggestion and no
-      # more; that one does not hold is certain.
+      # more; that one does not hold is certain. What is not filled in says nothing.
       class Observed
         # Two rows that are alike at the left of a dependency and not at its right.
         Refuted = Value.of(:dependency, :one, :other)
@@ -54,6 +54,8 @@ module Basalt
 
           seen = {}
           @rows.each do |row|
+            next if row.values_at(*left, *right).include?(nil)
+
             known = seen[row.values_at(*left)] ||= row
             next if known.values_at(*right) == row.values_at(*right)
 
@@ -72,11 +74,13 @@ module Basalt
 
         # Where something occurs twice at least.
         def determined(left)
-          groups = @rows.group_by { |row| row.values_at(*places(left)) }.values
-          return [] if groups.all?(&:one?)
-
-          @columns.select { |name| groups.all? { |rows| rows.map { |row| row[@columns.index(name)] }.uniq.one? } }
+          groups = @rows.group_by { |row| row.values_at(*places(left)) }.reject { |values, _| values.include?(nil) }.values
+          groups = groups.map { |rows| rows.transpose.map(&:compact) }
+          @columns.each_index.select { |place| always?(groups.map { |columns| columns[place] }) }.map { |place| @columns[place] }
         end
+
+        # @param groups [Array<Array>] what a column holds in rows that are alike at the left
+        def always?(groups) = groups.any? { |values| values.length > 1 } && groups.all? { |values| values.uniq.length < 2 }
       end
     end
   end
