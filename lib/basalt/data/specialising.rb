@@ -21,7 +21,7 @@ module Basalt
           .map { |one| set.element(one.target("general")) }
 
       def join(context, special, general)
-        if special.id == general.id || above(context.draft, general.id).include?(special.id)
+        if special.id == general.id || below?(context.draft, general, special)
           raise Mistake, "#{general.name} is itself a kind of #{special.name}"
         end
         return if kinds(context.draft, general.id).any? { |known| known.id == special.id }
@@ -30,9 +30,17 @@ module Basalt
         context.show(special, general)
       end
 
-      # @return [Array<String>] ids of all that an entity is a kind of, however far up
-      def above(set, id, seen = [])
-        generals(set, id).map(&:id).reject { |one| seen.include?(one) }.reduce(seen) { |found, one| above(set, one, found + [one]) }
+      # @return [Boolean] whether an entity is a kind of another, however far up
+      def below?(set, entity, other) = kinds(set, other.id).any? && above(set, entity.id).include?(other.id)
+
+      # @return [Set<String>] ids of all that an entity is a kind of, however far up
+      def above(set, id)
+        found = Set.new
+        waiting = [id]
+        while (one = waiting.pop)
+          generals(set, one).each { |general| waiting << general.id if found.add?(general.id) }
+        end
+        found
       end
 
       def one(context, said) = join(context, named(context, said[:special]), named(context, said[:general]))

@@ -51,12 +51,14 @@ module Basalt
           draft.say("It is a kind of #{general.name} as well, each of another, which stands in #{English.list(columns.map(&:name))}.")
         end
 
-        def table(entity) = SpecialisationMapping.home(@set, entity).id
+        def table(entity) = @mapping.home(entity).id
 
         # @return [String] id of the entity whose key one has in the end
         def root(entity)
-          above = Specialising.generals(@set, entity.id).find { |general| SpecialisationMapping.apart(@set, general).none? }
-          above ? root(above) : table(entity)
+          while (above = Specialising.generals(@set, entity.id).find { |general| SpecialisationMapping.apart(@set, general).none? })
+            entity = above
+          end
+          table(entity)
         end
 
         # All that the general entities have stands here, since they have no table.

@@ -14,13 +14,14 @@ module Basalt
           @house = conventions
           @entities = entities || set.of_kind("entity")
           @drafts = {}
+          @homes = {}
         end
 
         # @return [Array<Table>]
         def tables
           @tables ||=
             begin
-              @entities.reject { |entity| SpecialisationMapping.apart(@set, entity).any? }.each { |entity| draft_of(entity) }
+              in_order.reject { |entity| SpecialisationMapping.apart(@set, entity).any? }.each { |entity| draft_of(entity) }
               @entities.each { |entity| many_valued(entity) }
               relationships.each { |relationship| related(relationship) }
               meetings.each { |meeting| joined(meeting) }
@@ -36,11 +37,12 @@ module Basalt
 
         attr_reader :house
 
+        # @return [Model::Element] the entity in whose table one is kept
+        def home(entity) = SpecialisationMapping.home(@set, entity, @homes)
+
         # @return [TableDraft] of the entity, or of the one in whose table it is kept
         def draft_of(entity)
-          home = SpecialisationMapping.home(@set, entity)
-          return draft_of(home) if home.id != entity.id
-
+          entity = home(entity)
           @drafts.fetch(entity.id) do
             (@drafts[entity.id] = TableDraft.new(entity.id, house.table(Noun.of(@set, entity)))).tap { |draft| fill(draft, entity) }
           end
@@ -104,6 +106,23 @@ module Basalt
         def key_of(entity) = draft_of(entity).key
 
         private
+
+        # @return [Array<Model::Element>] whose keys others have before those, so that no table waits for a long chain of others
+        def in_order
+          seen = Set.new
+          @entities.each_with_object([]) do |entity, order|
+            chain = seen.add?(entity.id) ? [entity] : []
+            while (one = chain.last)
+              above = above(one).find { |other| seen.add?(other.id) }
+              above ? chain << above : order << chain.pop
+            end
+          end
+        end
+
+        def above(entity)
+          owners = Dependence.of(@set, entity.id).map { |one| @set.element(one.target("owner")) }
+          Specialising.generals(@set, entity.id) + owners
+        end
 
         def view(entity)
           computed =

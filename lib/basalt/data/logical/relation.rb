@@ -75,7 +75,7 @@ module Basalt
 
         # A row of the table may be of another kind.
         def open_to_others(draft, to)
-          home = SpecialisationMapping.home(@set, entity(to))
+          home = @mapping.home(entity(to))
           return if home.id == entity(to).id
 
           draft.say("That it is #{noun(to).one}, and no other #{home.name}, is not held by the " \
@@ -83,7 +83,7 @@ module Basalt
         end
 
         # A kind that is kept together with others cannot have to have anything.
-        def at_home?(joined) = SpecialisationMapping.home(@set, entity(joined)).id == entity(joined).id
+        def at_home?(joined) = @mapping.home(entity(joined)).id == entity(joined).id
 
         def reason(at, to, unique)
           return "" unless unique

@@ -32,14 +32,28 @@ module Basalt
 
         # A kind of several that are kept in different tables has one of its own.
         #
+        # @param known [Hash{String => Model::Element}] by id of the entity, filled for all on the way up
         # @return [Model::Element] the entity in whose table one is kept
-        def self.home(set, entity)
-          generals = Specialising.generals(set, entity.id)
-          return entity unless generals.any? && generals.all? { |general| general["strategy"] == TOGETHER }
-
-          homes = generals.map { |general| home(set, general) }.uniq
-          homes.one? ? homes.first : entity
+        def self.home(set, entity, known = {})
+          passed = []
+          until known[entity.id]
+            above = above_home(set, entity, known) or break known[entity.id] = entity
+            passed << entity.id
+            entity = above
+          end
+          passed.each { |id| known[id] = known[entity.id] }
+          known[entity.id]
         end
+
+        # @return [Model::Element, nil] an entity that is kept where one is, nearer to the table; nil for the one that has the table
+        def self.above_home(set, entity, known)
+          generals = Specialising.generals(set, entity.id)
+          return unless generals.any? && generals.all? { |general| general["strategy"] == TOGETHER }
+
+          homes = generals.one? ? generals : generals.map { |general| home(set, general, known) }.uniq
+          homes.first if homes.one?
+        end
+        private_class_method :above_home
 
         def initialize(mapping, set, entity)
           @mapping = mapping
@@ -55,12 +69,31 @@ module Basalt
           return if kinds.empty?
           return (say_what_is_not_held(draft, kinds) unless @entity["strategy"] == APART) if @entity["strategy"] != TOGETHER
 
-          told = @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)
-          home = SpecialisationMapping.home(@set, @entity).id
-          kinds.zip(told) { |kind, other| keep(draft, kind, other) if SpecialisationMapping.home(@set, kind).id == home }
+          waiting = told(draft, kinds)
+          while (kind, other = waiting.pop)
+            keep(draft, kind, other)
+            waiting.concat(SpecialisationMapping.new(@mapping, @set, kind).together(draft))
+          end
+        end
+
+        # Those of its kinds that are kept in the same table, the last first, each with the condition by which a row is of another kind.
+        #
+        # @return [Array<Array(Model::Element, String)>]
+        def together(draft)
+          kinds = Specialising.kinds(@set, @entity.id)
+          return told(draft, kinds) if kinds.any? && @entity["strategy"] == TOGETHER
+
+          fill(draft)
+          []
         end
 
         private
+
+        def told(draft, kinds)
+          conditions = @entity["split"] == "overlapping" ? flags(draft, kinds) : discriminator(draft, kinds)
+          home = @mapping.home(@entity).id
+          kinds.zip(conditions).select { |kind, _| @mapping.home(kind).id == home }.reverse
+        end
 
         # Each in a table of its own, the general entity too.
         def say_what_is_not_held(draft, kinds)
@@ -74,7 +107,6 @@ module Basalt
           kept = columns.map { |column| draft.add(column.with(key: false, required: false)) }
           needed(draft, kind, other, kept.zip(columns).select { |_, column| column.required && column.generated.nil? }.map(&:first))
           OwnKey.new(@mapping, @set, kind).held(draft)
-          SpecialisationMapping.new(@mapping, @set, kind).fill(draft)
         end
 
         # What a row of a kind has to have.
@@ -107,7 +139,6 @@ module Basalt
         end
 
         # @return [Array<String>] for each kind the condition by which a row is not of it
-
         def discriminator(draft, kinds)
           column =
             draft.add(

@@ -8,7 +8,8 @@ module Basalt
         def initialize(thread, name)
           @thread = thread
           @name = name
-          @columns = []
+          @columns = {}
+          @names = Set.new
           @references = []
           @uniques = []
           @minimums = []
@@ -21,12 +22,10 @@ module Basalt
 
         # @return [Column] under a name that no other column has
         def add(column)
-          known = @columns.find { |one| one.thread == column.thread } and return known
-
-          column.with(name: free(column.name)).tap { |one| @columns << one }
+          @columns[column.thread] ||= column.with(name: free(column.name)).tap { |one| @names << one.name.downcase }
         end
 
-        def key = @columns.select(&:key)
+        def key = @columns.each_value.select(&:key)
         def refer(reference) = @references << reference
         def unique(uniqueness) = @uniques << uniqueness
         def minimum(minimum) = @minimums << minimum
@@ -41,7 +40,7 @@ module Basalt
 
         # @return [Table] with the key in front
         def finished
-          Table.new(thread:, name:, columns: @columns.partition(&:key).flatten(1), references: @references.uniq(&:thread),
+          Table.new(thread:, name:, columns: @columns.values.partition(&:key).flatten(1), references: @references.uniq(&:thread),
                     uniques: @uniques, minimums: @minimums, checks: @checks + exclusions, why: @why.uniq)
         end
 
@@ -55,10 +54,9 @@ module Basalt
         end
 
         def free(name)
-          taken = @columns.map { |column| column.name.downcase }
-          return name unless taken.include?(name.downcase)
+          return name unless @names.include?(name.downcase)
 
-          (2..).lazy.map { |number| "#{name}_#{number}" }.find { |candidate| !taken.include?(candidate.downcase) }
+          (2..).lazy.map { |number| "#{name}_#{number}" }.find { |candidate| !@names.include?(candidate.downcase) }
         end
       end
     end
