@@ -140,6 +140,16 @@ class NotationsTest < Minitest::Test
     end
   end
 
+  def test_a_dividing_line_that_is_tidied_by_itself_stays_on_every_notation
+    Model::Catalogue.notations.each_key do |notation|
+      set = model("sheet A: #{notation}\ndivide D before \"ours\"", tidy: true)
+      sheet_id = set.sheet_list.first.id
+      draft = Change::Draft.new(set)
+      Drawing::Arranger.new(draft, sheet_id).tidy(only: [set.named("D").first.id])
+      assert_empty draft.placements.differences.to_a, notation
+    end
+  end
+
   def test_lines_folded_into_one_are_drawn_once_with_their_number
     lines = ["switch a", "switch b", "switch c", "a to b twice", "a e1 to b e1", "b to c"]
     set = model("sheet A: logical network\n#{lines.join("\n")}", tidy: true)

@@ -140,10 +140,11 @@ module Basalt
 
       # What is a level of something that meets a requirement itself is there for it too.
       def around(thing)
-        container = thing.container_id && @set.element(thing.container_id)
-        return unless container && container.kind == thing.kind
-
-        direct(container).any? ? container.id : around(container)
+        container = thing
+        while (container = container.container_id && @set.element(container.container_id))
+          return if container.kind != thing.kind
+          return container.id if direct(container).any?
+        end
       end
 
       # Kinds that only ever serve count where something they are joined to does.

@@ -39,7 +39,7 @@ module Basalt
 
       private
 
-      def within(id) = [id, *@draft.contents_of(id).flat_map { |one| within(one.id) }]
+      def within(id) = [id, *@draft.contents_within(id).map(&:id)]
 
       # Relations of which one end is inside and the other is not.
       def relate(ids, kind)

@@ -108,11 +108,11 @@ module Basalt
         groups.select { |group| draft.sheets_of(group.id).any? { |id| sheets.include?(id) } }.map(&:id)
       end
 
-      def closed?(placement) = placement&.shape&.fetch("closed", nil) == true
+      def closed?(placement) = placement ? placement.closed? : false
 
       # What a boundary contains, and the lines of it.
       def inside(set, id)
-        set.contents_of(id).flat_map { |inner| [inner.id, *set.relations_of(inner.id).map(&:id), *inside(set, inner.id)] }
+        set.contents_within(id).flat_map { |inner| [inner.id, *set.relations_of(inner.id).map(&:id)] }
       end
 
       # What an element was part of or in before is another without it.

@@ -17,7 +17,7 @@ module Basalt
         things, @lines = notation.part(set, sheet_id, only)
         @things = things.reject { |thing| @nesting.hidden?(thing.id) }
         ids = @things.to_set(&:id)
-        @parents = @things.to_h { |thing| [thing.id, @nesting.ancestors(thing.id).find { |id| ids.include?(id) }] }
+        @parents = @things.to_h { |thing| [thing.id, @nesting.ancestor(thing.id) { |id| ids.include?(id) }] }
         @inside = @things.group_by { |thing| @parents[thing.id] }
       end
 
@@ -26,17 +26,37 @@ module Basalt
       # @yieldparam sizes [Hash{String => Array(Numeric, Numeric)}] of the boundaries among the things
       # @yieldreturn [Hash{String => Hash}] placements
       # @return [Hash{String => Hash}] (see Notation#tidy)
-      def placements(&) = group(nil, &)
+      def placements(&)
+        order = outermost_first
+        blocks = order.drop(1).reverse.each_with_object({}) { |id, found| found[id] = framed(id, group(id, found, &)) }
+        placed = group(nil, blocks, &)
+        order.drop(1).each { |id| placed.merge!(moved(blocks[id].laid, placed[id][:x], placed[id][:y])) }
+        placed
+      end
 
       private
 
-      def group(parent, &)
-        things = @inside.fetch(parent, [])
-        blocks = things.select { |thing| @inside.key?(thing.id) }.to_h { |thing| [thing.id, framed(thing.id, group(thing.id, &))] }
+      # @return [Array<String, nil>] whatever has things inside, each before what is in it; nil for the sheet
+      def outermost_first
+        found = []
+        waiting = [nil]
+        until waiting.empty?
+          found << waiting.pop
+          waiting.concat(members(found.last).map(&:id).select { |id| @inside.key?(id) }.reverse)
+        end
+        found
+      end
+
+      def members(parent) = @inside.fetch(parent, [])
+
+      # @param blocks [Hash{String => Block}] of the boundaries that are in it
+      # @return [Hash{String => Hash}] placements of its members
+      def group(parent, blocks)
+        things = members(parent)
         lines = lines(parent)
-        laid = yield(things, lines, closed_sizes(things).merge(blocks.transform_values { |inner| [inner.w, inner.h] }))
-        laid = laid.except(*lines.select { |line| line.endpoints.any? { |id| blocks.key?(id) } }.map(&:id))
-        blocks.reduce(laid) { |all, (id, inner)| all.merge(moved(inner.laid, laid[id][:x], laid[id][:y])) }
+        sizes = blocks.slice(*things.map(&:id)).transform_values { |inner| [inner.w, inner.h] }
+        laid = yield(things, lines, closed_sizes(things).merge(sizes))
+        laid.except(*lines.select { |line| line.endpoints.any? { |id| sizes.key?(id) } }.map(&:id))
       end
 
       def closed_sizes(things)

@@ -35,29 +35,40 @@ module Basalt
         found
       end
 
+      # @return [String, nil] the nearest of which something holds
+      def ancestor(id)
+        while (id = parent(id))
+          return id if yield(id)
+        end
+      end
+
       # @return [Array<String>] ids of the things drawn directly inside
       def children(id)
         return [] unless any?
 
-        @set.contents_of(id).flat_map { |inner| @set.shown?(@sheet_id, inner.id) ? [inner.id] : children(inner.id) }
+        @set.contents_within(id) { |inner| !@set.shown?(@sheet_id, inner.id) }.map(&:id).select { |one| @set.shown?(@sheet_id, one) }
       end
 
       # @return [Array<String>] everything inside, however deep
-      def inside(id) = children(id).flat_map { |inner| [inner, *inside(inner)] }
+      def inside(id) = any? ? @set.contents_within(id).map(&:id).select { |one| @set.shown?(@sheet_id, one) } : []
 
       # @return [Boolean] whether it is drawn around what it contains
       def boundary?(id)
         any? && @kinds.include?(@set.element(id)&.kind) && !closed?(id) && children(id).any?
       end
 
-      def closed?(id) = @set.placement(@sheet_id, id)&.shape&.fetch("closed", nil) == true && children(id).any?
+      def closed?(id) = any_closed? && @set.placement(@sheet_id, id)&.closed? && children(id).any? ? true : false
 
       # @return [String] the element itself, or the outermost collapsed boundary it is in
       def stand_in(id)
-        any? ? ancestors(id).reverse.find { |outer| closed?(outer) } || id : id
+        any? && any_closed? ? ancestors(id).reverse.find { |outer| closed?(outer) } || id : id
       end
 
       def hidden?(id) = stand_in(id) != id
+
+      private
+
+      def any_closed? = @set.placements.ids_by(:closed, @sheet_id).any?
     end
   end
 end

@@ -16,10 +16,13 @@ module Basalt
         raise Mistake, "select what is to be tidied" if @only.empty?
       end
 
+      # What no layout places, such as a dividing line, stays where it is.
+      #
       # @return [Hash{String => Hash}] (see Notation#tidy)
       def laid
         found = LayoutStyle.tidy(@notation, @set, @sheet_id, only: @only)
-        dx, dy = shift(around(found))
+        box = around(found) or return {}
+        dx, dy = shift(box)
         found.transform_values { |to| moved(to, dx, dy) }
       end
 

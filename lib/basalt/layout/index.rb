@@ -2,24 +2,29 @@
 
 module Basalt
   module Layout
-    # Boxes found by place: a grid of cells, each listing the boxes that touch it.
+    # Boxes found by place: a grid of cells, each listing the boxes that touch it. The few that touch
+    # very many cells are in a list of their own.
     class Index
       CELL = 160.0
+      LARGE = 256
 
       def initialize
         @cells = Hash.new { |hash, key| hash[key] = {}.compare_by_identity }
+        @large = {}.compare_by_identity
         @boxes = {}
       end
 
       # @param id [Object] what the box is of; a second box of the same id is kept beside the first
       def add(id, box)
         entry = [id, box]
-        each_cell(box) { |cell| @cells[cell][entry] = true }
+        large?(box) ? @large[entry] = true : each_cell(box) { |cell| @cells[cell][entry] = true }
         (@boxes[id] ||= []) << entry
       end
 
       def remove(id)
-        (@boxes.delete(id) || []).each { |entry| each_cell(entry.last) { |cell| @cells[cell].delete(entry) } }
+        (@boxes.delete(id) || []).each do |entry|
+          @large.delete(entry) || each_cell(entry.last) { |cell| @cells[cell].delete(entry) }
+        end
       end
 
       # @return [Array<Box>] those of an id
@@ -28,6 +33,7 @@ module Basalt
       # @yieldparam id [Object]
       # @return [Boolean] whether nothing overlaps the box, of what the block does not except
       def free?(box, &except)
+        @large.each_key { |id, other| return false if other.overlap?(box) && !except&.call(id) }
         each_cell(box) do |cell|
           next unless @cells.key?(cell)
 
@@ -40,6 +46,7 @@ module Basalt
       def overlapping(box)
         found = {}.compare_by_identity
         left, top, right, bottom = box.x, box.y, box.right, box.bottom
+        @large.each_key { |entry| found[entry] = true if entry[1].overlap?(box) }
         each_cell(box) do |cell|
           next unless @cells.key?(cell)
 
@@ -52,6 +59,8 @@ module Basalt
       end
 
       private
+
+      def large?(box) = ((box.w / CELL) + 1) * ((box.h / CELL) + 1) > LARGE
 
       def each_cell(box)
         column, last = (box.x / CELL).floor, (box.right / CELL).floor

@@ -17,6 +17,9 @@ module Basalt
       # @return [Boolean] whether the element stands there besides
       def again? = shape ? shape["again"] == true : false
 
+      # @return [Boolean] whether it stands for what it contains
+      def closed? = shape ? shape["closed"] == true : false
+
       # @return [String] what it is known by on its sheet: the element, or itself where it is a further occurrence
       def key = again? ? id : element_id
 

@@ -30,6 +30,20 @@ module Basalt
         elements.ids_by(:owner, id).empty? ? [] : parts_of(id).flat_map { |part| [part, *parts_within(part.id)] }
 
       def contents_of(id) = elements.by(:container, id).sort_by(&:ordinal)
+
+      # @yieldparam inner [Element]
+      # @yieldreturn [Boolean] whether to look into it
+      # @return [Array<Element>] what an element contains, each before its own contents, however deep
+      def contents_within(id)
+        found = []
+        waiting = contents_of(id).reverse
+        while (inner = waiting.pop)
+          found << inner
+          waiting.concat(contents_of(inner.id).reverse) if !block_given? || yield(inner)
+        end
+        found
+      end
+
       def placements_on(sheet_id) = placements.by(:sheet, sheet_id)
 
       # @return [Enumerator::Lazy<Element>] what is placed on the sheet, looked up as far as it is asked for

@@ -29,7 +29,8 @@ module Basalt
                       sheet: ->(p) { [p.sheet_id] },
                       element: ->(p) { [p.element_id] },
                       spot: ->(p) { [[p.sheet_id, p.key]] },
-                      again: ->(p) { p.again? ? [p.sheet_id, p.element_id] : [] }
+                      again: ->(p) { p.again? ? [p.sheet_id, p.element_id] : [] },
+                      closed: ->(p) { p.closed? ? [p.sheet_id] : [] }
                     })
       ].to_h { |type| [type.table, type] }.freeze
 

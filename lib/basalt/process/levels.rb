@@ -15,12 +15,9 @@ module Basalt
 
       # @return [Array<String>] ids from the process up to the topmost that contains it
       def chain(set, id)
-        found = []
-        while id && set.element(id)&.kind == "process" && !found.include?(id)
-          found << id
-          id = set.element(id).container_id
-        end
-        found
+        found = Set.new
+        id = set.element(id).container_id while id && set.element(id)&.kind == "process" && found.add?(id)
+        found.to_a
       end
 
       # @return [Array<String>] ids of the processes that something is within, from the first below the topmost inwards
@@ -46,7 +43,15 @@ module Basalt
       def within?(set, id, process_id) = chain(set, id).include?(process_id)
 
       # @return [Array<Model::Element>] the process and all within it
-      def tree(set, process_id) = [set.element(process_id), *children(set, process_id).flat_map { |one| tree(set, one.id) }]
+      def tree(set, process_id)
+        found = []
+        waiting = [set.element(process_id)]
+        while (one = waiting.pop)
+          found << one
+          waiting.concat(children(set, one.id).reverse)
+        end
+        found
+      end
 
       # @return [Boolean] whether a process that is within no other stands on the sheet of another
       def apart?(set, process)

@@ -7,6 +7,10 @@ module Basalt
       # a table for each entity; weak entities keyed by their owner; what occurs many times in a
       # table of its own; relationships as foreign keys or joining tables by how many there are.
       class Mapping
+        # The key of a kind is that of the entity it is a kind of; a thread does not grow with every kind on the way there.
+        INHERITED = %r{\A[^/]+/general/}
+        private_constant :INHERITED
+
         # @param set [Model::WorkingSet, Change::Draft]
         # @param entities [Array<Model::Element>, nil] to derive from; nil for all
         def initialize(set, entities: nil, conventions: Conventions.of(set))
@@ -58,7 +62,7 @@ module Basalt
             key_of(entity).map do |column|
               draft.add(
                 Column.new(
-                  thread: "#{thread}/#{column.thread}",
+                  thread: "#{thread}/#{column.thread.sub(INHERITED, "")}",
                   name: foreign_name(role, entity, column),
                   type: column.type,
                   key:,

@@ -22,9 +22,8 @@ module Basalt
         private
 
         def count(set, id)
-          set.contents_of(id).each do |inner|
+          set.contents_within(id).each do |inner|
             @counts[inner.kind == "device" ? "thing" : inner["level"]] += 1 if %w[device place].include?(inner.kind)
-            count(set, inner.id)
           end
         end
       end
