@@ -6,11 +6,8 @@ module Basalt
     # @param members [Array<Symbol>]
     # @return [Class]
     def self.of(*members, &block)
-      Struct.new(*members, keyword_init: true) do
-        def initialize(**)
-          super
-          freeze
-        end
+      Struct.new(*members) do
+        include Value.making(members)
 
         def with(**changes)
           self.class.new(**to_h.merge!(changes))
@@ -32,6 +29,20 @@ module Basalt
         end
 
         class_eval(&block) if block
+      end
+    end
+
+    # Each member is a keyword of its own: no table of them is made for every object, since very many are made.
+    #
+    # @return [Module] with +initialize+
+    def self.making(members)
+      Module.new do
+        class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
+          def initialize(#{members.map { |member| "#{member}: nil" }.join(", ")})
+            super(#{members.join(", ")})
+            freeze
+          end
+        RUBY
       end
     end
   end

@@ -32,7 +32,7 @@ module Basalt
 
       # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
       def placements
-        alone, joined = parts.partition { |part| part.one? && loops(part.first).none? }
+        alone, joined = parts.partition { |part| part.one? && !loops?(part.first) }
         laid =
           joined.map do |part|
             tries(part).map { |root, widest| laid(part, root, widest) }.uniq.min_by { |found| quality(part, found).cost }
@@ -55,7 +55,8 @@ module Basalt
         end
       end
 
-      def loops(thing) = @lines.select { |line| line.endpoints.uniq == [thing.id] }
+      # @return [Boolean] whether a line leads from a thing to itself
+      def loops?(thing) = (@loops ||= @lines.map(&:endpoints).select { |ends| ends.uniq.one? }.to_set(&:first)).include?(thing.id)
 
       # @return [Array<Array(String, Numeric), nil>] where to begin, and how wide a level may be, where not as wide as suits the sheet
       def tries(part)
@@ -140,9 +141,9 @@ module Basalt
         return parts.first || {} if parts.length < 2
 
         corners = Layout::Packing.call(parts.map { |found| boxes(found).merge(routes(found)) })
-        parts.reduce({}) do |all, found|
+        parts.each_with_object({}) do |found, all|
           id, box = boxes(found).first
-          all.merge(moved(found, corners[id][0] - box.x, corners[id][1] - box.y))
+          all.merge!(moved(found, corners[id][0] - box.x, corners[id][1] - box.y))
         end
       end
 
@@ -183,7 +184,7 @@ module Basalt
 
       def node(thing, level)
         node = @sizes.key?(thing.id) ? Layout::Node.box(thing.id, *size(thing), level) : @notation.node(@set, thing, level)
-        loops(thing).any? ? node.with(w: node.w + LOOP, beside: false) : node
+        loops?(thing) ? node.with(w: node.w + LOOP, beside: false) : node
       end
 
       # The most joined first where nothing else is said.

@@ -58,6 +58,18 @@ module Basalt
         found.keys
       end
 
+      # @return [Boolean] whether more than so many overlap the box
+      def more?(number, box)
+        found = @large.select { |(_, other), _| other.overlap?(box) }
+        each_cell(box) do |cell|
+          next unless @cells.key?(cell)
+
+          @cells[cell].each_key { |entry| found[entry] = true if entry[1].overlap?(box) }
+          return true if found.length > number
+        end
+        found.length > number
+      end
+
       private
 
       def large?(box) = ((box.w / CELL) + 1) * ((box.h / CELL) + 1) > LARGE

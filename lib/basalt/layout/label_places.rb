@@ -25,12 +25,23 @@ module Basalt
         places + beside(points, w, h)
       end
 
-      def in_middle(points, w, h) = along(points) + beside(points, w, h)
+      # @return [Enumerator] of middles, each worked out when it is asked for: the first are good enough as a rule
+      def in_middle(points, w, h)
+        Enumerator.new do |places|
+          along(points).each { |place| places << place }
+          beside(points, w, h).each { |place| places << place }
+        end
+      end
 
       # On the line itself.
+      #
+      # @return [Enumerator] of middles
       def along(points)
         length = Polyline.length(points)
-        on_segments(points) + 20.step([length - 20, 20].max, [STEP, length / MOST].max).map { |distance| at(points, distance) }
+        Enumerator.new do |places|
+          on_segments(points).each { |place| places << place }
+          20.step([length - 20, 20].max, [STEP, length / MOST].max) { |distance| places << at(points, distance) }
+        end
       end
 
       # The middle and the quarters of each segment, longest first.

@@ -98,8 +98,8 @@ module Basalt
       def prepare
         @finish = @grid.size * 4
         @strides = [1, @grid.width, -1, -@grid.width]
-        @costs = {}
-        @came = {}
+        @costs = Array.new(@finish)
+        @came = Array.new(@finish)
         @queue = Heap.new
         @target = Box.around(@goals.map { |attachment_point| Box.new(x: attachment_point.out[0], y: attachment_point.out[1], w: 0, h: 0) })
         @arrivals = @goals.group_by(&:node)

@@ -18,6 +18,8 @@ module Basalt
       POINTS = 9
       ASIDE = 120
       FAR = 1600
+      # Runs of other lines about the way of one, of which it would come to lie on some.
+      BUSY = 50
 
       # @param boxes [Index] what no line may pass through
       # @param lines [Index] segments of other lines, which it should not lie on
@@ -41,12 +43,18 @@ module Basalt
 
       private
 
-      # Where the way through the gaps lies on other lines, one beside these is taken if it is better.
+      # Where the way through the gaps lies on other lines, one beside these is taken if it is better; among very many it would.
       def beside(pairs, from, to, own)
+        return through(pairs, from, to, own, apart: APART + 1) if busy?(from, to)
+
         found = through(pairs, from, to, own)
         return found if found.nil? || alongside(found, own) < OVERLAP
 
         [found, through(pairs, from, to, own, apart: APART + 1)].compact.min_by { |points| cost(points) + alongside(points, own) }
+      end
+
+      def busy?(from, to)
+        @lines.more?(BUSY, Box.along(from.middle, to.middle).grow(OrthogonalRouter::REACH))
       end
 
       # Through the gaps from the likeliest attachment_points, and if there is no way from any of them, from all.

@@ -56,9 +56,7 @@ module Basalt
         # @param to [Party]
         # @return [Passage]
         def between(from, to)
-          ruled = from.version == to.version ? ruled(from, to) : Traffic::NONE
-          Passage.new(from:, to:, together: from.outside? || to.outside? ? Traffic::NONE : ruled,
-                      apart: ruled.empty? ? ruled : ruled & path(from, to))
+          passage(from, to, from.version == to.version ? ruled(from, to) : Traffic::NONE)
         end
 
         # @return [Traffic] what the rules of both sides let pass
@@ -76,13 +74,21 @@ module Basalt
 
           members.each_key do |to|
             senders(to).each do |from|
-              passage = between(from, to)
+              ruled = from.version == to.version ? ruled(from, to) : Traffic::NONE
+              next if ruled.empty?
+
+              passage = passage(from, to, ruled)
               yield passage if passage.apart.any? || passage.together.any?
             end
           end
         end
 
         private
+
+        def passage(from, to, ruled)
+          Passage.new(from:, to:, together: from.outside? || to.outside? ? Traffic::NONE : ruled,
+                      apart: ruled.empty? ? ruled : ruled & path(from, to))
+        end
 
         # Those that a rule of the receiver speaks of; where it has no rules, all.
         def senders(to)

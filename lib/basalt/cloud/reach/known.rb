@@ -10,11 +10,12 @@ module Basalt
         end
 
         # @param keys [Array<Object>]
-        # @yieldreturn [Object] what is kept from then on
+        # @yieldreturn [Object] what is kept from then on, neither nil nor false
         def fetch(*keys)
-          *outer, last = keys
-          table = outer.reduce(@found) { |inner, key| inner[key] ||= {}.compare_by_identity }
-          table.fetch(last) { table[last] = yield }
+          last = keys.pop
+          table = @found
+          keys.each { |key| table = (table[key] ||= {}.compare_by_identity) }
+          table[last] ||= yield
         end
       end
     end

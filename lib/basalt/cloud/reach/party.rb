@@ -13,7 +13,7 @@ module Basalt
 
         def_delegators :place, :network_id, :subnet_id, :list_id, :table_id, :open
 
-        def outside? = network_id.nil?
+        def outside? = place.network_id.nil?
         def version = around.first.version
       end
     end

@@ -34,8 +34,9 @@ module Basalt
         end
 
         # @param ranges [Array<Range<Integer>>] in any order
-        def initialize(ranges)
-          @ranges = Traffic.joined(ranges).freeze
+        # @param joined [Boolean] whether they are in order and apart from each other
+        def initialize(ranges, joined: false)
+          @ranges = (joined ? ranges : Traffic.joined(ranges)).freeze
           freeze
         end
 
@@ -69,7 +70,8 @@ module Basalt
           return self if other.equal?(ALL) || equal?(other)
           return other if equal?(ALL)
 
-          Traffic.new(common(other))
+          # What lies between two ranges of either lies between what they have in common.
+          common(other).then { |found| found.empty? ? NONE : Traffic.new(found, joined: true) }
         end
 
         def -(other)
