@@ -8,8 +8,15 @@ require "open3"
 require "tmpdir"
 
 class TestRun
-  # Storeys that run one after the other; the lanes run side by side, each on a database of its own.
-  LANES = [{ "core" => "test/core", "application" => "test/app" }, { "browser" => "test/browser", "store" => "test/store" }].freeze
+  # The storeys, those first that take longest, and into how many shares each is parted. Two lanes run side by side, each on a
+  # database of its own, and take the next share as soon as they are through with one.
+  STOREYS = {
+    "browser" => ["test/browser", 4],
+    "application" => ["test/app", 3],
+    "core" => ["test/core", 2],
+    "store" => ["test/store", 2]
+  }.freeze
+  LANES = 2
 
   def initialize(files)
     @files = files
@@ -18,10 +25,11 @@ class TestRun
   end
 
   def run
+    @alone = shares.length == 1
     Dir.mktmpdir("basalt-test") do |folder|
       File.chmod(0o755, folder)
       with_databases(folder) do |urls|
-        lanes.zip(urls).map { |lane, url| Thread.new { walk(lane, url) } }.each(&:join)
+        urls.map { |url| Thread.new { walk(url) } }.each(&:join)
       end
     end
     failed = Array.new(@failed.length) { @failed.pop }
@@ -31,37 +39,51 @@ class TestRun
 
   private
 
-  # What looks at all files goes along in the lane that is through first.
-  def walk(lane, url)
-    lane.each { |name, files| ruby(name, files, url) }
-    care if @files.empty? && @telling.synchronize { @through.nil? && @through = true }
+  # What looks at all files comes last, beside the last share.
+  def walk(url)
+    while (share = @telling.synchronize { shares.shift })
+      name, files = share
+      files ? ruby(name, files, url) : care
+    end
   end
 
-  def lanes
-    @lanes ||=
-      LANES
-        .map do |lane|
-          lane
-            .transform_values { |folder| Dir["#{folder}/**/*_test.rb"].select { |file| @files.empty? || @files.include?(file) } }
-            .reject { |_, files| files.empty? }
-        end
-        .reject(&:empty?)
+  # @return [Array<Array(String, Array<String>)>] names and files; what looks at all files has none
+  def shares
+    @shares ||=
+      STOREYS.flat_map { |name, (folder, count)| parted(name, chosen(folder), @files.empty? ? count : 1) } +
+      (@files.empty? ? [["care", nil]] : [])
+  end
+
+  def chosen(folder) = Dir["#{folder}/**/*_test.rb"].select { |file| @files.empty? || @files.include?(file) }
+
+  # The largest files first, each to the share that has least.
+  def parted(name, files, count)
+    parts = Array.new(count) { [] }
+    sizes = Hash.new(0)
+    files.sort_by { |file| [-File.size(file), file] }.each do |file|
+      least = parts.each_index.min_by { |index| sizes[index] }
+      parts[least] << file
+      sizes[least] += File.size(file)
+    end
+    parts.reject(&:empty?).map.with_index(1) { |part, number| [count == 1 ? name : "#{name}, #{number} of #{count}", part] }
   end
 
   def with_databases(folder)
-    return yield [ENV.fetch("DATABASE_URL")] * lanes.length if ENV["DATABASE_URL"]
-    return yield [nil] if lanes.map(&:keys) == [["core"]]
+    return yield [ENV.fetch("DATABASE_URL")] * lanes if ENV["DATABASE_URL"]
+    return yield [nil] if shares.map(&:first) == ["core"]
 
     home = CommandLine::Home.new(folder)
     home.use
     cluster = CommandLine::Cluster.new(home, throwaway: true)
     begin
       cluster.start
-      yield(lanes.each_index.map { |n| database(cluster, "basalt_#{n}_test") })
+      yield(Array.new(lanes) { |n| database(cluster, "basalt_#{n}_test") })
     ensure
       cluster.stop
     end
   end
+
+  def lanes = [LANES, shares.length].min
 
   def database(cluster, name)
     PG.connect(cluster.url).tap { |server| server.exec("CREATE DATABASE #{name}") }.close
@@ -72,7 +94,7 @@ class TestRun
   def ruby(name, files, url)
     fast = system("ruby --yjit -e 0", %i[out err] => File::NULL) ? ["--yjit"] : []
     command = [{ "DATABASE_URL" => url }.compact, "ruby", *fast, "-e", "ARGV.each { |file| require File.expand_path(file) }", *files]
-    return tell(name) { step(name, *command) } if lanes.one?
+    return tell(name) { step(name, *command) } if @alone
 
     said, child = Open3.capture2e(*command)
     tell(name) { print said }
