@@ -25,9 +25,13 @@ class CloudsBench
     { "read and stored" => taken, "reach worked out" => reach, "checked" => checked }.each { |words, ms|
       @report.call("account: #{words}", RESOURCES, ms)
     }
+    puts format("%-34s %8d %8d MB", "account: memory until here", RESOURCES, peak)
     @report.call("account: again, 1 % altered", RESOURCES, timed { take(altered(document)) })
     @report.call("account: laid out", RESOURCES, timed { laid_out })
   end
+
+  # The most that the process came to hold, MB.
+  def peak = File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024
 
   private
 

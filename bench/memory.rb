@@ -15,8 +15,7 @@ class MemoryBench
   #
   # @param url [String] of the database
   def self.run(url)
-    yjit = defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled? ? ["--yjit"] : []
-    system({ "DATABASE_URL" => url }, "ruby", *yjit, __FILE__, exception: true)
+    system({ "DATABASE_URL" => url }, "ruby", *ENV.fetch("RUBY_FLAGS", "").split, __FILE__, exception: true)
   end
 
   def measure

@@ -30,8 +30,8 @@ module Store
     def make(deltas)
       TYPES.each_value do |type|
         rows = deltas.fetch(type, []).map(&:after)
-        insert(type.table, rows.map { |row| columns_of(type, row) })
-        type.nested.each_key { |member| insert(member, rows.flat_map { |row| owned(row, member) }) }
+        insert(type.table, rows) { |row| [columns_of(type, row)] }
+        type.nested.each_key { |member| insert(member, rows) { |row| owned(row, member) } }
       end
     end
 
@@ -41,15 +41,20 @@ module Store
     def owned(row, member) = row.public_send(member).each_with_index.map { |one, position| { element_id: row.id, position:, **one.to_h } }
 
     # One statement a batch, the rows handed over as JSON.
-    def insert(table, rows)
-      rows.each_slice(BATCH) do |batch|
-        columns = batch.first.keys.join(", ")
-        connection.exec_update(
-          "INSERT INTO #{table} (#{columns}) SELECT #{columns} FROM jsonb_populate_recordset(NULL::#{table}, $1::jsonb)",
-          "insert",
-          [JSON.generate(batch)]
-        )
-      end
+    #
+    # @yieldparam row [Object]
+    # @yieldreturn [Array<Hash{Symbol => Object}>] rows of the table
+    def insert(table, rows, &made)
+      written = ->(batch) { batch.flat_map(&made).then { |found| [found.first&.keys, JSON.generate(found)] } }
+      Ahead.each(rows.each_slice(BATCH), written) { |keys, json| insert_batch(table, keys.join(", "), json) if keys }
+    end
+
+    def insert_batch(table, columns, json)
+      connection.exec_update(
+        "INSERT INTO #{table} (#{columns}) SELECT #{columns} FROM jsonb_populate_recordset(NULL::#{table}, $1::jsonb)",
+        "insert",
+        [json]
+      )
     end
 
     def delete(deltas)
@@ -136,7 +141,7 @@ module Store
       conflict(type, delta.before) unless standing == delta.before.public_send(member)
 
       connection.exec_delete("DELETE FROM #{member} WHERE element_id = $1", "owned", [delta.id])
-      insert(member, owned(delta.after, member))
+      insert(member, [delta.after]) { |row| owned(row, member) }
     end
   end
 end

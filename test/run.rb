@@ -92,7 +92,7 @@ class TestRun
 
   # What a storey says is told when it is through, unless it is alone.
   def ruby(name, files, url)
-    fast = system("ruby --yjit -e 0", %i[out err] => File::NULL) ? ["--yjit"] : []
+    fast = ENV.fetch("RUBY_FLAGS", "").split
     command = [{ "DATABASE_URL" => url }.compact, "ruby", *fast, "-e", "ARGV.each { |file| require File.expand_path(file) }", *files]
     return tell(name) { step(name, *command) } if @alone
 
