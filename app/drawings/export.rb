@@ -46,7 +46,7 @@ module Drawings
 
     # @param drawn [String] SVG
     # @return [Array<String>] what its words are written with
-    def characters(drawn) = drawn.scan(/>([^<]+)</).join.chars.uniq
+    def characters(drawn) = drawn.gsub(/<[^>]*>/, "").codepoints.uniq.pack("U*").chars
 
     # What is filled with the paper's colour has that of the ground.
     def on(ground, svg) = ground == "paper" ? svg : svg.gsub(Basalt::Drawing::Pens::PAPER, GROUNDS.fetch(ground))

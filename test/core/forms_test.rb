@@ -7,6 +7,25 @@ require_relative "../support/generated_entities"
 class FormsTest < Minitest::Test
   include CoreHelper
 
+  DEMO = File.expand_path("../../demo/tarnwater.basalt", __dir__)
+
+  def test_forms_are_found_by_the_words_of_a_line_as_if_all_were_looked_at
+    context = Statements::Context.new(Change::Draft.new(Model::WorkingSet.new))
+    lines = File.readlines(DEMO, chomp: true).reject { |line| Statements::Line.empty?(line) }
+    lines.each_slice(7).map(&:first).product(["logical network", "entities", "data flow", nil]) do |line, notation|
+      words = Statements::Matcher.new(line, context).then { |matcher| [matcher.token(0).text, matcher.words] }
+      all = Statements::Grammar.forms_for(words.first, notation).select { |form| form.possible?(words.last) }
+      assert_equal all.map(&:source), Statements::Grammar.possible(*words, notation).map(&:source), line
+    end
+  end
+
+  def test_what_may_begin_a_run_of_nodes_is_what_its_first_words_are
+    Statements::Grammar.forms.each do |form|
+      first = Statements::Grammar.first_words(form.nodes)
+      (first + %w[in at nothing]).each { |word| assert_equal first.include?(word), Statements::Grammar.begins?(form.nodes, word), form.source }
+    end
+  end
+
   def all_forms(text, context)
     matcher = Statements::Matcher.new(text, context)
     Statements::Grammar.forms_for(matcher.token(0)&.text, context.notation_name).each do |form|

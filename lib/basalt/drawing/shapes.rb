@@ -30,6 +30,8 @@ module Basalt
 
       # Numbers with one decimal at most.
       def n(number)
+        return number if number.is_a?(Integer)
+
         rounded = number.round(1)
         rounded == rounded.to_i ? rounded.to_i : rounded
       end

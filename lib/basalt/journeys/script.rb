@@ -136,7 +136,7 @@ module Basalt
 
       def step(rest)
         form, said = Statements::Line.understood("step 1 : #{rest}", @context)
-        raise Statements::Line.read("step 1 : #{rest}", @context).first.misread unless form && said.key?(:from)
+        raise Statements::Line.lacking("step 1 : #{rest}", @context) unless form && said.key?(:from)
 
         said
       end

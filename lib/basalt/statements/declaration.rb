@@ -15,7 +15,7 @@ module Basalt
       def of(line, context)
         return unless Grammar.declaring(line[FIRST_WORD], context.notation_name).any?
 
-        matcher = Matcher.new(line, context)
+        matcher = Matcher.new(line, context, quiet: true)
         Grammar.declaring(matcher.token(0)&.text, context.notation_name).each do |form|
           matcher.heading(form) { |said, after| return [form, said, joined?(matcher, after)] if declares?(matcher, form, after) }
         end
@@ -26,7 +26,7 @@ module Basalt
       def declares?(matcher, form, after)
         token = matcher.token(after)
         token.nil? || token.mark? || token.quoted? || !Grammar.verbs.include?(token.text) ||
-          Grammar.first_words(form.nodes.last(1)).include?(token.text)
+          Grammar.begins?(form.nodes.last(1), token.text)
       end
 
       # Such a line is read whole, when the others are declared.

@@ -47,6 +47,9 @@ module Basalt
       # @return [Boolean] whether it begins with whatever can be spoken of
       def about_anything? = nodes.first.is_a?(Pattern::Slot) && nodes.first.slot == :anything
 
+      # @return [Array<String>, nil] one of which every line of this form has; nil where there need be none
+      def words_at_one_place = needed.first
+
       private
 
       def needed = @needed ||= nodes.grep(Pattern::Literal).map(&:words)

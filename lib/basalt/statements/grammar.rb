@@ -17,6 +17,12 @@ module Basalt
           opened_by(word, notation_name) + open_forms(notation_name)
         end
 
+        # @param words [Set<String>] of the line
+        # @return [Array<Form>] of those to try the ones for which the line has the words
+        def possible(word, words, notation_name)
+          (opened_by(word, notation_name) + open_with(words, notation_name)).select { |form| form.possible?(words) }
+        end
+
         # @param notation_name [String, nil]
         # @return [Array<Form>] of those the ones that declare something; each begins with a word of its own
         def declaring(word, notation_name = nil)
@@ -84,15 +90,29 @@ module Basalt
             when Pattern::Maybe
               found.concat(first_words(node.nodes))
             when Pattern::Qualities
-              found.concat(quality_words(node))
+              found.concat(quality_words(node).to_a)
             else
               return found
             end
           end
         end
 
+        # @return [Boolean] whether the word may come first in a run of nodes
+        def begins?(nodes, word)
+          nodes.each do |node|
+            case node
+            when Pattern::Literal then return node.words.include?(word)
+            when Pattern::Maybe then return true if begins?(node.nodes, word)
+            when Pattern::Qualities then return true if quality_words(node).include?(word)
+            else return false
+            end
+          end
+          false
+        end
+
+        # @return [Set<String>]
         def quality_words(node)
-          qualities(node.kind).flat_map { |quality| first_words(quality.nodes) }
+          (@quality_words ||= {})[node.kind] ||= qualities(node.kind).flat_map { |quality| first_words(quality.nodes) }.to_set
         end
 
         private
@@ -123,6 +143,17 @@ module Basalt
               table[name] = forms.select { |form| form.openings.empty? }.sort_by.with_index { |form, index| [rank(form, own), index] }
             end
           @open_forms[notation_name]
+        end
+
+        # Found by the words that they have at one place, and kept in order.
+        def open_with(words, notation_name)
+          by_word =
+            (@open_by_word ||= {})[notation_name] ||=
+              open_forms(notation_name).each_with_index.with_object(Hash.new { |table, word| table[word] = [] }) do |pair, table|
+                (pair.first.words_at_one_place || [nil]).each { |word| table[word] << pair }
+              end
+          found = by_word.fetch(nil, []) + words.flat_map { |word| by_word.fetch(word, []) }
+          found.uniq.sort_by(&:last).map(&:first)
         end
 
         # What the family of the sheet says comes first, then what is said of anything; what has no word of its own, as sentences

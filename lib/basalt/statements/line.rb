@@ -41,7 +41,7 @@ module Basalt
 
       # @return [Array(Matcher, Form, Hash)] form and captures are nil when nothing fits
       def read(text, context)
-        matcher = Matcher.new(text, context)
+        matcher = Matcher.new(text, context, quiet: true)
         form, said = fitting(matcher)
         return [matcher, form, said] if form
 
@@ -50,12 +50,18 @@ module Basalt
         [matcher, *first(Grammar.forms_for(matcher.token(0)&.text, context.notation_name), matcher)]
       end
 
+      # @return [Misread] what else could stand in a line that has a form, and lacks what is needed there
+      def lacking(text, context)
+        matcher = Matcher.new(text, context)
+        first(Grammar.forms_for(matcher.token(0)&.text, context.notation_name), matcher)
+        matcher.misread
+      end
+
       # @return [Array(Form, Hash)] nil where nothing fits, and it does not matter why
-      def understood(text, context) = fitting(Matcher.new(text, context))
+      def understood(text, context) = fitting(Matcher.new(text, context, quiet: true))
 
       def fitting(matcher)
-        forms = Grammar.forms_for(matcher.token(0)&.text, matcher.context.notation_name)
-        first(forms.select { |one| one.possible?(matcher.words) }, matcher)
+        first(Grammar.possible(matcher.token(0)&.text, matcher.words, matcher.context.notation_name), matcher)
       end
 
       # @return [Array(Form, Hash)] the first that fits, and what it captures

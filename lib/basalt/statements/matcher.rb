@@ -8,7 +8,9 @@ module Basalt
     class Matcher
       # @param text [String] the line
       # @param context [Context] what is known
-      def initialize(text, context)
+      # @param quiet [Boolean] whether nobody will ask how far it came
+      def initialize(text, context, quiet: false)
+        @quiet = quiet
         @text = text
         @context = context
         @tokens = context.tokens(text)
@@ -54,7 +56,7 @@ module Basalt
 
       # Notes that +label+ would have gone on at token +at+; +kinds+ are the kinds of things named there.
       def expect(at, label, kinds = [])
-        return if at < @furthest
+        return if @quiet || at < @furthest
 
         if at > @furthest
           @furthest = at
@@ -64,8 +66,8 @@ module Basalt
           @named = {}
           @refusal = @letter = nil
         end
-        @expected |= [label]
-        @kinds |= kinds
+        @expected << label unless @expected.include?(label)
+        @kinds |= kinds if kinds.any?
         @named[label] = kinds if kinds.any?
         nil
       end
@@ -75,7 +77,7 @@ module Basalt
       # @param letter [Integer, nil] of the line (from 0) at which it stops making sense, where that is within a word
       def refuse(at, reason, letter: nil)
         expect(at, reason)
-        @refusal, @letter = reason, letter if at == @furthest
+        @refusal, @letter = reason, letter if at == @furthest && !@quiet
         nil
       end
 
@@ -105,15 +107,14 @@ module Basalt
         return true if token.nil? || token.mark? || token.unclosed?
         return false if token.quoted?
 
-        following += @tail
-        stops = @form.declares ? Grammar.verbs : []
-        stops.include?(token.text) || Grammar.first_words(following).include?(token.text) || slot_stops(following, token)
+        following += @tail if @tail.any?
+        (@form.declares && Grammar.verbs.include?(token.text)) || Grammar.begins?(following, token.text) || slot_stops(following, token)
       end
 
       # @return [Boolean] whether the word begins qualities in front of which a new name stands, and is none by itself
       def begins_only?(token, following)
         lists = (following + @tail).grep(Pattern::Qualities)
-        found = lists.flat_map { |list| Grammar.qualities(list.kind) }.select { |one| Grammar.first_words(one.nodes).include?(token.text) }
+        found = lists.flat_map { |list| Grammar.qualities(list.kind) }.select { |one| Grammar.begins?(one.nodes, token.text) }
         found.any? && found.none? { |one| one.nodes.one? }
       end
 
@@ -126,7 +127,7 @@ module Basalt
       def literal(node, rest, at, captures, &found)
         token = @tokens[at]
         unless token && node.words.any? { |word| token.literal?(word) }
-          return expect(at, node.words.map { |word| "“#{word}”" }.join(" or "))
+          return expect(at, node.label)
         end
 
         match(rest, at + 1, captures, &found)

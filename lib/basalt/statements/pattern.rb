@@ -6,7 +6,8 @@ module Basalt
     # +word+ stands for itself, +<name:slot(args)>+ for a slot, +[...]+ may be left out,
     # +a|an+ is a choice of words and +{qualities}+ is a list of the kind's qualities.
     class Pattern
-      Literal = Value.of(:words)
+      # +label+ is how a reason tells of the words.
+      Literal = Value.of(:words, :label)
       Slot = Value.of(:name, :slot, :arguments)
       Maybe = Value.of(:nodes)
       Qualities = Value.of(:kind, :separated)
@@ -50,7 +51,8 @@ module Basalt
         elsif piece[:kind]
           Qualities.new(kind: piece[:kind].delete_suffix(" in a row"), separated: !piece[:kind].end_with?(" in a row"))
         else
-          Literal.new(words: piece[:word].split("|"))
+          words = piece[:word].split("|")
+          Literal.new(words:, label: words.map { |word| "“#{word}”" }.join(" or "))
         end
       end
     end

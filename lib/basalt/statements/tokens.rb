@@ -21,7 +21,7 @@ module Basalt
       # @raise [Misread] when the line is too long
       def of(line)
         refuse_long(line) if line.length > LIMIT
-        scanner = StringScanner.new(line.unicode_normalize(:nfc))
+        scanner = StringScanner.new(line.ascii_only? ? line : line.unicode_normalize(:nfc))
         tokens = []
         tokens.concat(scan(scanner)) until (scanner.skip(/\s+/) && scanner.eos?) || scanner.eos?
         tokens

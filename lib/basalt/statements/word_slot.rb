@@ -20,7 +20,7 @@ module Basalt
       def candidates(matcher, _node, rest, at)
         token = matcher.token(at)
         return matcher.expect(at, @label) unless token && fits?(token)
-        return matcher.expect(at, @label) if token.word? && Grammar.first_words(rest).include?(token.text)
+        return matcher.expect(at, @label) if token.word? && Grammar.begins?(rest, token.text)
 
         yield @read.call(token.text), at + 1
       end

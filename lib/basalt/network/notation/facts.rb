@@ -15,7 +15,7 @@ module Basalt
         def of(set, element)
           case element.kind
           when "subnet" then subnet(Addressing.around(set, element), element)
-          when "attachment" then [["short", Addressing.new(set).shorthand(Addressing.new(set).interface(element))]]
+          when "attachment" then Addressing.new(set).then { |plan| [["short", plan.shorthand(plan.interface(element))]] }
           when "device" then [["addresses", addresses(set, element)]]
           else []
           end

@@ -159,8 +159,8 @@ module Basalt
         def outline(_set, thing) = Legend.outline(thing)
 
         def attachment_label(set, attachment)
-          interface = Addressing.new(set).interface(attachment)
-          Drawing::Label.new(role: "thing", text: Addressing.new(set).shorthand(interface))
+          plan = Addressing.new(set)
+          Drawing::Label.new(role: "thing", text: plan.shorthand(plan.interface(attachment)))
         end
 
         def shared_label(set, attachment)
