@@ -3,11 +3,20 @@
 module Basalt
   # Makes classes of frozen, keyword-made value objects with +with+ for an altered copy.
   module Value
+    # Whatever a class makes of what it is given first.
+    module Frozen
+      def initialize(**)
+        super
+        freeze
+      end
+    end
+    private_constant :Frozen
+
     # @param members [Array<Symbol>]
     # @return [Class]
     def self.of(*members, &block)
-      Struct.new(*members) do
-        include Value.making(members)
+      Struct.new(*members, keyword_init: true) do
+        include Frozen
 
         def with(**changes)
           self.class.new(**to_h.merge!(changes))
@@ -29,20 +38,6 @@ module Basalt
         end
 
         class_eval(&block) if block
-      end
-    end
-
-    # Each member is a keyword of its own: no table of them is made for every object, since very many are made.
-    #
-    # @return [Module] with +initialize+
-    def self.making(members)
-      Module.new do
-        class_eval(<<~RUBY, __FILE__, __LINE__ + 1)
-          def initialize(#{members.map { |member| "#{member}: nil" }.join(", ")})
-            super(#{members.join(", ")})
-            freeze
-          end
-        RUBY
       end
     end
   end

@@ -7,7 +7,7 @@ class AheadTest < Minitest::Test
   def test_all_comes_in_order_and_the_next_is_made_while_one_is_held
     made = Queue.new
     seen = []
-    Store::Ahead.each((1..9).each, ->(one) { (made << one) && one * one }) do |square|
+    Store::Ahead.each((1..9).each, ->(one) { (made << one) && (one * one) }) do |square|
       next_one = Math.sqrt(square).to_i + 1
       Thread.pass until next_one > 9 || made.length >= next_one
       seen << square
@@ -25,7 +25,7 @@ class AheadTest < Minitest::Test
 
   def test_whoever_stops_leaves_nobody_at_work
     before = Thread.list.length
-    assert_raises(ArgumentError) { Store::Ahead.each((1..100).each, ->(one) { one }) { raise ArgumentError } }
+    assert_raises(ArgumentError) { Store::Ahead.each((1..100).each, ->(one) { one }) { |one| raise ArgumentError if one == 3 } }
     Thread.pass until Thread.list.length <= before
     assert_empty(Store::Ahead.each([].each, ->(one) { one }) { flunk }.to_a)
   end

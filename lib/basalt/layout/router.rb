@@ -38,7 +38,9 @@ module Basalt
         likely = pairs.first(LIKELY)
         found = plain(likely, own)
         found = nil if found && alongside(found, own) >= OVERLAP
-        found || plain(pairs, own) || usable(before, own) || beside(pairs, from, to, own) || direct(pairs)
+        # Of very many lines hardly one has a plain way that the likely places to begin and to end do not have.
+        found ||= plain(pairs, own) unless busy?(from, to)
+        found || usable(before, own) || beside(pairs, from, to, own) || direct(pairs)
       end
 
       private

@@ -79,7 +79,12 @@ module Basalt
         def legend = Samples::ALL
         def marks(_set, element) = Samples.marks(element)
 
+        # On sheets of more than this less is tried for each boundary: there are very many of them.
+        MANY = 2000
+        private_constant :MANY
+
         def tidy(set, sheet_id, only: nil, quick: false, crowded: [])
+          quick ||= set.placed_count(sheet_id) > MANY
           Drawing::CompoundLayout.new(self, set, sheet_id, only:).placements do |things, lines, sizes|
             DirectedLayout.new(self, set, things, lines, quick:, crowded:, sizes:).placements
           end
