@@ -121,4 +121,26 @@ class LayoutStylesTest < Minitest::Test
       end
     assert_match(/as a tree, around one, in rows, in lanes/, error.message)
   end
+
+  # @return [Array<String>] a script of tables, some of them with many columns, that refer to each other
+  def script(count, random)
+    tables = Array.new(count) { |n|
+      "CREATE TABLE t#{n} (id integer PRIMARY KEY, #{Array.new(random.rand(2..25)) { |c|
+        "c#{c} text"
+      }.join(", ")});"
+    }
+    joins = Array.new(count * 3 / 2) { |n| [random.rand(count), random.rand(count), n] }
+    tables + joins.map { |from, to, n| "ALTER TABLE t#{from} ADD COLUMN r#{n} integer REFERENCES t#{to};" }
+  end
+
+  def test_many_tables_have_the_proportions_of_paper
+    [90, 160].each do |count|
+      draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new)
+      sheet_id = Basalt::Statements::OpenSheet.of(Basalt::Statements::Context.new(draft), "S", "tables")
+      Basalt::Data::Physical::Schema.new(script(count, Random.new(count)).join("\n")).into(draft, sheet_id:)
+      Basalt::Drawing::Arranger.new(draft, sheet_id).tidy
+      around = L::Box.around(draft.placements_on(sheet_id).filter_map(&:box))
+      assert_includes 0.5..1.5, around.h / around.w.to_f, "#{count} tables"
+    end
+  end
 end

@@ -8,17 +8,16 @@ module Basalt
       class TablesLayout < Drawing::LayeredLayout
         CLOSE = 26
         STRIP = 16
-        # How high the columns of many tables are tried, of what would make the sheet as high as others are wide.
-        HEIGHTS = [0.25, 0.3, 0.35].freeze
-        private_constant :HEIGHTS
+        # How high the columns of many tables may be, of what would make the sheet as high as others are wide: it is turned.
+        HEIGHT = 0.35
+        private_constant :HEIGHT
 
         private
 
         def tries(part)
           return super unless part.length > MOST_TRIED
 
-          most = Layout::Levels.fitting(part.map { |table| node(table, 0) }, CLOSE)
-          (@quick ? HEIGHTS.first(1) : HEIGHTS).map { |share| [nil, most * share] }
+          [[nil, HEIGHT * Layout::Levels.fitting(part.map { |table| node(table, 0) }, CLOSE)]]
         end
 
         # Columns stand upright: what is wide for the layout is high on the sheet.
