@@ -124,11 +124,8 @@ class LayoutStylesTest < Minitest::Test
 
   # @return [Array<String>] a script of tables, some of them with many columns, that refer to each other
   def script(count, random)
-    tables = Array.new(count) { |n|
-      "CREATE TABLE t#{n} (id integer PRIMARY KEY, #{Array.new(random.rand(2..25)) { |c|
-        "c#{c} text"
-      }.join(", ")});"
-    }
+    columns = -> { Array.new(random.rand(2..25)) { |number| "c#{number} text" }.join(", ") }
+    tables = Array.new(count) { |n| "CREATE TABLE t#{n} (id integer PRIMARY KEY, #{columns.call});" }
     joins = Array.new(count * 3 / 2) { |n| [random.rand(count), random.rand(count), n] }
     tables + joins.map { |from, to, n| "ALTER TABLE t#{from} ADD COLUMN r#{n} integer REFERENCES t#{to};" }
   end
