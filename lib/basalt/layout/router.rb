@@ -39,15 +39,17 @@ module Basalt
         found = plain(likely, own)
         found = nil if found && alongside(found, own) >= OVERLAP
         # Of very many lines hardly one has a plain way that the likely places to begin and to end do not have.
-        found ||= plain(pairs, own) unless busy?(from, to)
-        found || usable(before, own) || beside(pairs, from, to, own) || direct(pairs)
+        return found if found
+
+        busy = busy?(from, to)
+        (plain(pairs, own) unless busy) || usable(before, own) || beside(pairs, from, to, own, busy) || direct(pairs)
       end
 
       private
 
       # Where the way through the gaps lies on other lines, one beside these is taken if it is better; among very many it would.
-      def beside(pairs, from, to, own)
-        return through(pairs, from, to, own, apart: APART + 1) if busy?(from, to)
+      def beside(pairs, from, to, own, busy)
+        return through(pairs, from, to, own, apart: APART + 1) if busy
 
         found = through(pairs, from, to, own)
         return found if found.nil? || alongside(found, own) < OVERLAP

@@ -92,8 +92,12 @@ module Basalt
       end
 
       def label(arguments)
-        (@labels ||= {}.compare_by_identity)[arguments] ||= arguments.empty? ? "a known name" : "a known " \
-          "#{[arguments[0..-2].join(", "), arguments.last].reject(&:empty?).join(" or ")}"
+        (@labels ||= {}.compare_by_identity)[arguments] ||=
+          if arguments.empty?
+            "a known name"
+          else
+            "a known #{[arguments[0..-2].join(", "), arguments.last].reject(&:empty?).join(" or ")}"
+          end
       end
     end
   end
