@@ -6,7 +6,7 @@ module Store
     module_function
 
     def dump_delta(delta)
-      { "table" => delta.table, "id" => delta.id, "before" => delta.type.dump(delta.before), "after" => delta.type.dump(delta.after) }
+      { "table" => delta.table.name, "id" => delta.id, "before" => delta.type.dump(delta.before), "after" => delta.type.dump(delta.after) }
     end
 
     # @param version [Integer] of the shape that the rows were kept in

@@ -30,31 +30,26 @@ module Store
     def make(deltas)
       TYPES.each_value do |type|
         rows = deltas.fetch(type, []).map(&:after)
-        insert(type.table, rows) { |row| [columns_of(type, row)] }
-        type.nested.each_key { |member| insert(member, rows) { |row| owned(row, member) } }
+        next if rows.empty?
+
+        insert(type, rows)
+        type.nested.each_key { |member| insert_owned(type, member, rows) }
       end
     end
 
-    def columns_of(type, row) =
-      row.to_h.except(*type.nested.keys).merge(project_id: @project_id, **type.derived.transform_values { |made| made.call(row) })
-
-    def owned(row, member) = row.public_send(member).each_with_index.map { |one, position| { element_id: row.id, position:, **one.to_h } }
-
-    # One statement a batch, the rows handed over as JSON.
-    #
-    # @yieldparam row [Object]
-    # @yieldreturn [Array<Hash{Symbol => Object}>] rows of the table
-    def insert(table, rows, &made)
-      written = ->(batch) { batch.flat_map(&made).then { |found| [found.first&.keys, JSON.generate(found)] } }
-      Ahead.each(rows.each_slice(BATCH), written) { |keys, json| insert_batch(table, keys.join(", "), json) if keys }
+    def insert(type, rows)
+      members = type.row.members
+      own = members.each_index.reject { |index| type.nested.key?(members[index]) }
+      derived = type.derived.values
+      Copying.into(type.table, [*members.values_at(*own), *type.derived.keys, :project_id]) do |table|
+        rows.each { |row| table << [*row.to_a.values_at(*own), *derived.map { |made| made.call(row) }, @project_id] }
+      end
     end
 
-    def insert_batch(table, columns, json)
-      connection.exec_update(
-        "INSERT INTO #{table} (#{columns}) SELECT #{columns} FROM jsonb_populate_recordset(NULL::#{table}, $1::jsonb)",
-        "insert",
-        [json]
-      )
+    def insert_owned(type, member, rows)
+      Copying.into(member, [:element_id, :position, *type.nested[member].members]) do |table|
+        rows.each { |row| row.public_send(member).each_with_index { |one, position| table << [row.id, position, *one] } }
+      end
     end
 
     def delete(deltas)
@@ -141,7 +136,7 @@ module Store
       conflict(type, delta.before) unless standing == delta.before.public_send(member)
 
       connection.exec_delete("DELETE FROM #{member} WHERE element_id = $1", "owned", [delta.id])
-      insert(member, [delta.after]) { |row| owned(row, member) }
+      insert_owned(type, member, [delta.after])
     end
   end
 end

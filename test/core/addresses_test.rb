@@ -26,6 +26,27 @@ class AddressesTest < Minitest::Test
     end
   end
 
+  # Text that is nearly one: IPAddr has the last word on what is an address.
+  def test_addresses_are_what_ipaddr_takes_for_one
+    random = Random.new(9)
+    bytes = [*0..300].map(&:to_s) + ["00", "01", "007", "", "+1", "1e1", " 1"]
+    2000.times do
+      text = Array.new(random.rand(20).zero? ? 3 : 4) { random.rand(3).zero? ? bytes.sample(random:) : random.rand(256).to_s }.join(".")
+      meant = begin
+        IPAddr.new(text)
+      rescue IPAddr::Error
+        nil
+      end
+      read = begin
+        A.address(text)
+      rescue A::BadAddress
+        nil
+      end
+      assert meant.nil? == read.nil?, text.inspect
+      assert_equal [meant.to_i, meant.to_s], [read.number, read.to_s] if meant
+    end
+  end
+
   def test_what_is_reserved
     {
       "10.0.0.0/24" => 254,

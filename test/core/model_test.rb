@@ -90,6 +90,17 @@ class ModelTest < Minitest::Test
     end
   end
 
+  def test_what_was_worked_out_of_a_version_is_there_for_whoever_pins_it_next
+    set = model("sheet S: logical network\nserver a")
+    worked = []
+    names = ->(from) { from.derived(:names) { |now, was, altered| worked << [was, altered&.length] and now.elements.each.map(&:name) } }
+    first = set.pin
+    2.times { assert_equal %w[a], names.call(set.pin) }
+    set.advance(say(set, "S", "server b").effect)
+    assert_equal [["a"], %w[a b], %w[a b]], [names.call(first), names.call(set.pin).sort, names.call(set).sort]
+    assert_equal [[nil, nil], [%w[a], 0], [%w[a], 0], [%w[a], 2]], worked
+  end
+
   def test_sheets_are_numbered_in_their_band
     draft = Basalt::Change::Draft.new(model("project Tarnwater\nsheet A: logical network\nsheet B: entities"))
     draft.apply(Basalt::Change::AddSheet.new(name: "C", notation: "logical network"))

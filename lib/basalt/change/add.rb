@@ -6,10 +6,9 @@ module Basalt
     Add = Value.of(:kind, :name, :facts, :ends, :owner_id, :rank, :container_id, :id, :said_by, :external_id) do
       def apply(draft)
         description = Model::Catalogue.kind(kind)
-        element = Model::Element.new(
-          id: id || draft.new_id, kind:, name: name && Model::Names.clean(name), owner_id:, rank: rank || next_rank(draft),
-          container_id:, facts: checked(description), ends: joined(draft, description), said_by:, external_id:,
-          ordinal: draft.next_ordinal(:elements)
+        element = Model::Element.restore(
+          [id || draft.new_id, kind, name && Model::Names.clean(name), owner_id, rank || next_rank(draft), container_id,
+           checked(description).freeze, joined(draft, description).freeze, false, said_by, external_id, draft.next_ordinal(:elements)]
         )
         refuse_outside(draft, element)
         Uniqueness.check(draft, element)
@@ -24,7 +23,7 @@ module Basalt
       end
 
       def checked(description)
-        (facts || {}).to_h { |fact, value| [fact, description.field(fact).read(value)] }.compact
+        facts.to_h.to_h { |fact, value| [fact, description.field(fact).read(value)] }.compact
       end
 
       def next_rank(draft)
@@ -32,12 +31,12 @@ module Basalt
       end
 
       def joined(draft, description)
-        (ends || []).map do |role, target_id, end_facts|
+        ends.to_a.map do |role, target_id, end_facts|
           target = draft.element(target_id) or raise Refusals::Gone, "one end of the #{kind}"
           allowed = description.ends.fetch(role)
           raise Refusals::WrongEnd.new(kind, target) unless allowed.include?(target.kind)
 
-          Model::End.new(role:, target_id:, facts: (end_facts || {}).compact.freeze)
+          Model::End.restore([role, target_id, end_facts.to_h.compact.freeze])
         end
       end
     end

@@ -77,7 +77,7 @@ module Basalt
       # @return [Array<Delta>] what is otherwise than in what it is tried over
       def deltas
         Model::RowTypes.tables.flat_map do |name|
-          @overlays[name].differences.map { |id, before, after| Delta.new(table: name, id:, before:, after:) }
+          @overlays[name].differences.map { |id, before, after| Delta.restore([name, id, before, after]) }
         end
       end
 

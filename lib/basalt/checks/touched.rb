@@ -12,27 +12,34 @@ module Basalt
       # @param kinds [Array<String>] that were touched beside those of the elements
       # @return [Touched]
       def self.by(effect, kinds: [])
-        rows = effect.on(:elements).flat_map { |delta| [delta.before, delta.after].compact }
+        rows = effect.on(:elements).flat_map { |delta| [delta.before, delta.after] }.compact
         placed =
           effect
             .on(:placements)
             .select { |delta| delta.before.nil? || delta.after.nil? }
             .map { |delta| (delta.after || delta.before).element_id }
-        ids = rows.flat_map { |row| [row.id, row.owner_id, row.container_id, *row.targets] }.compact + placed
-        new(kinds: effect.kinds | kinds, ids: ids.uniq, twins: rows.flat_map { |row| twins(row) }.uniq)
+        new(kinds: effect.kinds | kinds, rows:, placed:)
       end
 
-      def self.twins(row) = [*([:name, row.name] if row.name), *row.indexed.flat_map { |pair| [:fact, pair] }].each_slice(2).to_a
+      attr_reader :kinds, :rows, :placed
 
-      attr_reader :kinds, :ids, :twins
-
-      def initialize(kinds: [], ids: [], twins: [])
+      # @param rows [Array<Model::Element>] as they were and as they are
+      # @param placed [Array<String>] ids of what came to a sheet, or went from one
+      def initialize(kinds: [], rows: [], placed: [])
         @kinds = kinds
-        @ids = ids
-        @twins = twins
+        @rows = rows
+        @placed = placed
       end
 
-      def +(other) = Touched.new(kinds: kinds | other.kinds, ids: ids | other.ids, twins: twins | other.twins)
+      def +(other) = Touched.new(kinds: kinds | other.kinds, rows: rows + other.rows, placed: placed + other.placed)
+
+      # Worked out when it is asked for: of large acts it is much, and nobody may ask.
+      #
+      # @return [Array<String>] of the elements touched, of what these are in or part of, and of what they join
+      def ids = @ids ||= rows.flat_map { |row| [row.id, row.owner_id, row.container_id, *row.targets] }.compact.concat(placed).uniq
+
+      # @return [Array<Array(Symbol, Object)>] indexes, and keys under which something touched is or was found there
+      def twins = @twins ||= rows.flat_map { |row| found_under(row) }.uniq
 
       # @param fact [String] an indexed one
       # @return [Array<String>] what something touched has or had for it
@@ -51,6 +58,7 @@ module Basalt
 
       private
 
+      def found_under(row) = [*([[:name, row.name]] if row.name), *row.indexed.map { |pair| [:fact, pair] }]
       def touched(set) = twins.each_with_object(Set.new(ids)) { |(index, key), found| found.merge(set.elements.ids_by(index, key)) }
 
       # An element's owner and parts, what it joins and what is joined to it.

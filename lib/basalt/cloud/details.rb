@@ -11,6 +11,9 @@ module Basalt
       LONGEST = 2000
       NAME = 200
       MOST = 200
+      # What is more than blanks.
+      SAYS = /[^\s\0]/
+      private_constant :SAYS
 
       module_function
 
@@ -30,7 +33,7 @@ module Basalt
       def write(facts)
         raise Model::BadFact, "a resource has #{facts.length} facts, and #{MOST} are kept of one" if facts.length > MOST
 
-        said = facts.reject { |name, value| name.to_s.strip.empty? || value.to_s.strip.empty? }
+        said = facts.select { |name, value| name.to_s.match?(SAYS) && value.to_s.match?(SAYS) }
         clean = said.to_h { |name, value| [key(name), Model::Names.clean(value.to_s, limit: LONGEST)] }
         clean.empty? ? nil : JSON.generate(clean.sort.to_h)
       end

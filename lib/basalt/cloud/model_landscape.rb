@@ -97,7 +97,7 @@ module Basalt
            groups.fetch(one.id, NO_GROUPS), one["public"])
       end
 
-      def of(id, address, subnet_id, group_ids, open) = Reach::Interface.new(id:, owner_id: id, address:, subnet_id:, group_ids:, open:)
+      def of(id, address, subnet_id, group_ids, open) = Reach::Interface.restore([id, id, address, subnet_id, group_ids, open])
 
       # Any of the block, where no address is decided; any there is, where there is no block.
       def address(boundary) = Prefixes.read(boundary["prefixes"]).first || Reach::Blocks::WHOLE.fetch(4)

@@ -25,9 +25,9 @@ module Basalt
 
       def derivations = @derivations ||= {}
 
-      def keep_derived(key, value)
+      def keep_derived(key, value, at = state)
         derivations.delete(key)
-        derivations[key] = Known.new(state:, value:)
+        derivations[key] = Known.new(state: at, value:)
         derivations.shift if derivations.size > MOST
       end
     end

@@ -39,7 +39,7 @@ module Basalt
 
       # What is plain is its own normal form; very many names are.
       def composed(text)
-        return text.encode("UTF-8") if text.ascii_only?
+        return text.encoding == Encoding::UTF_8 ? text : text.encode("UTF-8") if text.ascii_only?
 
         text.encode("UTF-8", invalid: :replace, undef: :replace).unicode_normalize(:nfc)
       end

@@ -37,6 +37,12 @@ module Basalt
 
       def state = version
       def derived_before(key) = @set.derived_up_to(version, key)
+
+      # Whoever pins the same version next need not work it out again.
+      def keep_derived(key, value, at = state)
+        super
+        @set.share_derived(version, key, value)
+      end
     end
   end
 end

@@ -9,28 +9,28 @@ module Basalt
 
       ALL = [
         RowType.new(table: :sheets, row: Sheet, conflict: ALTERED,
-                    indexes: { name: ->(s) { [s.name] }, subject: ->(s) { s.subject_id ? [s.subject_id] : [] } }),
+                    indexes: { name: :name.to_proc, subject: :subject_id.to_proc }),
         RowType.new(table: :elements, row: Element, merged: %i[facts], nested: { ends: End }, conflict: ALTERED,
                     derived: { identity: ->(e) { Change::Uniqueness.digest(e) } },
                     indexes: {
-                      kind: ->(e) { [e.kind] },
-                      name: ->(e) { e.name ? [e.name] : [] },
-                      target: ->(e) { e.ends.map(&:target_id).uniq },
-                      owner: ->(e) { e.owner_id ? [e.owner_id] : [] },
+                      kind: :kind.to_proc,
+                      name: :name.to_proc,
+                      target: ->(e) { e.ends.map(&:target_id).uniq if e.relation? },
+                      owner: :owner_id.to_proc,
                       fact: ->(e) { e.indexed },
-                      container: ->(e) { e.container_id ? [e.container_id] : [] }
+                      container: :container_id.to_proc
                     }),
         RowType.new(table: :links, row: Link, conflict: ALTERED,
-                    indexes: { element: ->(l) { [l.element_id] }, sheet: ->(l) { l.sheet_id ? [l.sheet_id] : [] } }),
-        RowType.new(table: :waivers, row: Waiver, conflict: ALTERED, indexes: { finding: ->(w) { [w.finding] } }),
+                    indexes: { element: :element_id.to_proc, sheet: :sheet_id.to_proc }),
+        RowType.new(table: :waivers, row: Waiver, conflict: ALTERED, indexes: { finding: :finding.to_proc }),
         RowType.new(table: :placements, row: Placement, merged: %i[shape], together: %i[x y w h pinned], unchecked: %i[by_hand],
                     conflict: ->(_) { "somebody else moved this in the meantime" },
                     indexes: {
-                      sheet: ->(p) { [p.sheet_id] },
-                      element: ->(p) { [p.element_id] },
+                      sheet: :sheet_id.to_proc,
+                      element: :element_id.to_proc,
                       spot: ->(p) { [[p.sheet_id, p.key]] },
-                      again: ->(p) { p.again? ? [p.sheet_id, p.element_id] : [] },
-                      closed: ->(p) { p.closed? ? [p.sheet_id] : [] }
+                      again: ->(p) { [p.sheet_id, p.element_id] if p.again? },
+                      closed: ->(p) { p.sheet_id if p.closed? }
                     })
       ].to_h { |type| [type.table, type] }.freeze
 

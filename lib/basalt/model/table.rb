@@ -3,8 +3,12 @@
 module Basalt
   module Model
     # Rows by id, with indexes that follow every change. An index is a function from a
-    # row to the keys under which it is found.
+    # row to the key under which it is found, an array of several, or nil.
     class Table
+      # @param found [Object, Array, nil] what an index gives for a row
+      # @return [Array<Object>]
+      def self.keys(found) = found.is_a?(Array) ? found : [found].compact
+
       def initialize(indexes)
         @indexes = indexes
         @rows = {}
@@ -62,9 +66,7 @@ module Basalt
         unindex(known) if known
         @rows[row.id] = row
         @ceiling = row.ordinal if row.ordinal && row.ordinal > @ceiling
-        @indexes.each do |name, keys|
-          keys.call(row).each { |key| index(name, key, row.id) }
-        end
+        each_key(row) { |name, key| index(name, key, row.id) }
       end
 
       def delete(id)
@@ -76,6 +78,16 @@ module Basalt
       private_constant :NONE
 
       private
+
+      def each_key(row)
+        @indexes.each do |name, keys|
+          case (found = keys.call(row))
+          when nil then next
+          when Array then found.each { |key| yield name, key }
+          else yield name, found
+          end
+        end
+      end
 
       # Most keys have one row: its id stands by itself then, and several are the keys of a hash.
       def index(name, key, id)
@@ -91,9 +103,7 @@ module Basalt
       end
 
       def unindex(row)
-        @indexes.each do |name, keys|
-          keys.call(row).each { |key| remove(name, key, row.id) }
-        end
+        each_key(row) { |name, key| remove(name, key, row.id) }
       end
 
       def remove(name, key, id)

@@ -49,6 +49,13 @@ module Basalt
       # (see Derived#derived)
       def derived(key, &) = @derived_latch.synchronize { super }
 
+      # Takes over what was worked out of what was pinned, as long as that is what stands here.
+      #
+      # @param version [Integer]
+      def share_derived(version, key, value)
+        @derived_latch.synchronize { keep_derived(key, value, version) if version == @version }
+      end
+
       # @param version [Integer] that is asked for
       # @return [Array(Object, Array<Change::Delta>), nil] what was worked out last, and what was altered from then up to the version
       def derived_up_to(version, key)

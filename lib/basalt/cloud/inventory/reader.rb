@@ -133,14 +133,16 @@ module Basalt
           facts = entry.fetch("facts", {}).merge(entry.fetch("tags", {})) { |_, fact, _| fact }
           refuse("#{place}/facts", "it is not an object of texts") if facts.values.any?(Enumerable)
 
-          { "zone" => entry["zone"]&.to_s, "details" => said("#{place}/facts") { Details.write(facts) } }
+          { "zone" => entry["zone"]&.to_s, "details" => details(place, facts) }
         rescue TypeError, NoMethodError
           refuse("#{place}/facts", "it is not an object of texts")
         end
 
+        def details(place, facts) = (said("#{place}/facts") { Details.write(facts) } unless facts.empty?)
+
         def memberships(place, entry)
           list(place, entry, "groups").each_with_index do |id, index|
-            known("#{place}/groups/#{index}", id, "groups")
+            known(id, "groups") { "#{place}/groups/#{index}" }
             relate("membership", [entry["id"], id], { "member" => entry["id"], "group" => id })
           end
         end
@@ -170,7 +172,7 @@ module Basalt
         # @return [Array(String, Hash)] id of a group, or nil, and the facts that say whom
         def whom(place, rule)
           said = rule[Rules::TOWARDS.fetch(rule["direction"])]
-          return [known("#{place}/group", said["group"], "groups"), {}] if said.is_a?(Hash)
+          return [known(said["group"], "groups") { "#{place}/group" }, {}] if said.is_a?(Hash)
           return [nil, { "anybody" => true }] if said == Rules::ANYBODY
 
           [nil, { "block" => said("#{place}/#{Rules::TOWARDS.fetch(rule["direction"])}") { Addresses.prefix(said.to_s).to_s } }]
@@ -189,7 +191,7 @@ module Basalt
             at = "#{place}/routes/#{index}"
             refuse(at, "it is not an object") unless route.is_a?(Hash)
             prefix = said("#{at}/block") { Addresses.prefix(route["block"].to_s).to_s }
-            to = route["to"] && known("#{at}/to", route["to"], "boundaries", "resources")
+            to = route["to"] && known(route["to"], "boundaries", "resources") { "#{at}/to" }
             relate(Kinds::ROUTE, [entry["id"], prefix], { "table" => entry["id"], "to" => to || entry["id"] },
                    { "prefix" => prefix, "nowhere" => (true unless to) })
           end
@@ -197,13 +199,13 @@ module Basalt
 
         def governs(place, entry)
           list(place, entry, "subnets").each_with_index do |id, index|
-            known("#{place}/subnets/#{index}", id, "boundaries")
+            known(id, "boundaries") { "#{place}/subnets/#{index}" }
             relate(Kinds::GOVERNANCE, [entry["id"], id], { "by" => entry["id"], "subnet" => id })
           end
         end
 
         def connection(place, entry)
-          from, to = %w[from to].map { |role| known("#{place}/#{role}", entry[role], "boundaries", "resources") }
+          from, to = %w[from to].map { |role| known(entry[role], "boundaries", "resources") { "#{place}/#{role}" } }
           verb = entry.fetch("does", Verbs::PLAIN)
           refuse("#{place}/does", "it is none of #{Verbs::ALL.join(", ")}") unless Verbs::ALL.include?(verb)
 
@@ -221,17 +223,16 @@ module Basalt
           @wanted << Wanted.new(key: "#{kind} #{key.join(" ")}", kind:, name: nil, facts: facts.compact, within: nil, ends:)
         end
 
-        def within(place, entry) = entry["in"] && known("#{place}/in", entry["in"], "boundaries")
+        def within(place, entry) = entry["in"] && known(entry["in"], "boundaries") { "#{place}/in" }
 
+        # @yieldreturn [String] the place, for when it is refused
         # @return [String] an id that is there, of something of these lists
-        def known(place, id, *lists)
+        def known(id, *lists)
           found = @ids[id]
           return id if found && lists.include?(found[1])
 
-          refuse(place,
-                 found ? "#{Model::Names.short(id.to_s)} is one of #{found[1]}, and not of #{lists.join(" or ")}" : "#{id.inspect[0,
-                                                                                                                                  60]} " \
-"is nowhere in it")
+          name = Model::Names.short(id.to_s)
+          refuse(yield, found ? "#{name} is one of #{found[1]}, and not of #{lists.join(" or ")}" : "#{id.inspect[0, 60]} is nowhere in it")
         end
 
         def list(place, entry, key)

@@ -86,8 +86,8 @@ module Basalt
         private
 
         def passage(from, to, ruled)
-          Passage.new(from:, to:, together: from.outside? || to.outside? ? Traffic::NONE : ruled,
-                      apart: ruled.empty? ? ruled : ruled & path(from, to))
+          apart = ruled.empty? ? ruled : ruled & path(from, to)
+          Passage.restore([from, to, apart, from.outside? || to.outside? ? Traffic::NONE : ruled])
         end
 
         # Those that a rule of the receiver speaks of; where it has no rules, all.

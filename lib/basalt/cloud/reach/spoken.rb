@@ -9,7 +9,6 @@ module Basalt
         def initialize(rules)
           @by_peer = rules.group_by(&:peer).transform_values { |some| some.map(&:traffic).reduce(:|) }
           @anyone = @by_peer.delete(nil) || Traffic::NONE
-          @found = {}.compare_by_identity
         end
 
         # @param peer [Party] found by the parts that it shares with others
@@ -19,7 +18,14 @@ module Basalt
         private
 
         # @param names [Array<String, Addresses::Prefix>] under which rules may speak of somebody
-        def of_any(names) = @found[names] ||= names.filter_map { |name| @by_peer[name] }.reduce(@anyone, :|)
+        def of_any(names)
+          found = @anyone
+          names.each do |name|
+            passing = @by_peer[name]
+            found |= passing if passing
+          end
+          found
+        end
       end
     end
   end
