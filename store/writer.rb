@@ -16,15 +16,18 @@ module Store
     def write(effect)
       made, rest = effect.deltas.partition { |delta| delta.before.nil? }
       struck, altered = rest.partition { |delta| delta.after.nil? }
-      delete(struck.group_by(&:type))
-      make(made.group_by(&:type))
-      altered.group_by(&:type).each { |type, deltas| alter(type, deltas) }
+      delete(by_type(struck))
+      make(by_type(made))
+      by_type(altered).each { |type, deltas| alter(type, deltas) }
     end
 
     private
 
     def connection = ActiveRecord::Base.connection
     def conflict(type, row) = raise(Basalt::Change::Conflict, type.conflict.call(row))
+
+    # Names of tables are far quicker told apart than their descriptions.
+    def by_type(deltas) = deltas.group_by(&:table).transform_keys { |table| TYPES.fetch(table) }
 
     # All rows of one table before what they own, in the order in which the tables can be made.
     def make(deltas)

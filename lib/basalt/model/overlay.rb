@@ -40,7 +40,7 @@ module Basalt
         @base.count_by(index, key) - hidden + @own.count_by(index, key)
       end
 
-      def by(index, key) = ids_by(index, key).map { |id| self[id] }
+      def by(index, key) = @touched.empty? ? @base.by(index, key) : ids_by(index, key).map { |id| self[id] }
 
       def keys(index)
         own = @own.keys(index)
