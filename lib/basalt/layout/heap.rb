@@ -9,18 +9,25 @@ module Basalt
         @items = []
       end
 
+      # Whoever looks for a way pushes and pops millions of times: places are written here without a method for that.
+      #
       # @param item [Integer]
       # @param price [Numeric]
       def push(item, price)
-        at = @items.length
+        items = @items
+        prices = @prices
+        at = items.length
         while at.positive?
           parent = (at - 1) >> 1
-          break if @prices[parent] <= price
+          above = prices[parent]
+          break if above <= price
 
-          put(at, @items[parent], @prices[parent])
+          items[at] = items[parent]
+          prices[at] = above
           at = parent
         end
-        put(at, item, price)
+        items[at] = item
+        prices[at] = price
       end
 
       # @return [Integer, nil]
@@ -34,21 +41,25 @@ module Basalt
 
       private
 
-      def put(at, item, price)
-        @items[at] = item
-        @prices[at] = price
-      end
-
       def sink(item, price)
+        items = @items
+        prices = @prices
+        length = items.length
         at = 0
-        while (child = (2 * at) + 1) < @items.length
-          child += 1 if child + 1 < @items.length && @prices[child + 1] < @prices[child]
-          break if price <= @prices[child]
+        while (child = (2 * at) + 1) < length
+          least = prices[child]
+          if child + 1 < length && prices[child + 1] < least
+            child += 1
+            least = prices[child]
+          end
+          break if price <= least
 
-          put(at, @items[child], @prices[child])
+          items[at] = items[child]
+          prices[at] = least
           at = child
         end
-        put(at, item, price)
+        items[at] = item
+        prices[at] = price
       end
     end
   end

@@ -101,7 +101,7 @@ module Basalt
         @costs = Array.new(@finish)
         @came = Array.new(@finish)
         @queue = Heap.new
-        @target = Box.around(@goals.map { |attachment_point| Box.new(x: attachment_point.out[0], y: attachment_point.out[1], w: 0, h: 0) })
+        @ahead_across, @ahead_down = [@grid.xs, @grid.ys].each_with_index.map { |values, axis| ahead(values, @goals.map { |one| one.out[axis] }) }
         @arrivals = @goals.group_by(&:node)
         @starts.each { |attachment_point| relax(nil, (attachment_point.node * 4) + attachment_point.direction, 0) }
       end
@@ -143,13 +143,16 @@ module Basalt
 
         @costs[state] = cost
         @came[state] = from
-        @queue.push(state, cost + (HASTE * ahead(state / 4)))
+        node = state / 4
+        @queue.push(state, cost + @ahead_across[node % @grid.width] + @ahead_down[node / @grid.width])
       end
 
-      def ahead(node)
-        x = @grid.x(node)
-        y = @grid.y(node)
-        [@target.x - x, x - @target.right, 0].max + [@target.y - y, y - @target.bottom, 0].max
+      # @param values [Array<Numeric>] of the grid
+      # @param goals [Array<Numeric>] x or y of what is to be reached
+      # @return [Array<Numeric>] what is at least to go from each value, made more of
+      def ahead(values, goals)
+        low, high = goals.minmax
+        values.map { |value| HASTE * [low - value, value - high, 0].max }
       end
 
       def trace(state)
