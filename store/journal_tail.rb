@@ -19,7 +19,7 @@ module Store
     # @raise [ActiveRecord::RecordNotFound]
     def initialize(project_id, from)
       @from = from
-      @rows = ActiveRecord::Base.connection.exec_query(SQL, "tail", [project_id, from]).to_a
+      @rows = ActiveRecord::Base.connection.exec_query(SQL, "tail", [project_id, from], prepare: true).to_a
       raise ActiveRecord::RecordNotFound, "there is no such project" if @rows.empty?
     end
 

@@ -8,7 +8,7 @@ module Store
     # @return [Integer]
     # @raise [ActiveRecord::RecordNotFound]
     def self.version(id)
-      connection.exec_query("SELECT version FROM projects WHERE id = $1", "version", [id]).rows.dig(0, 0) or
+      connection.exec_query("SELECT version FROM projects WHERE id = $1", "version", [id], prepare: true).rows.dig(0, 0) or
         raise ActiveRecord::RecordNotFound, "there is no such project"
     end
 

@@ -108,7 +108,7 @@ module Store
         from,
         Project.lock_key(@project_id)
       ]
-      row = connection.exec_query(RECORD, "record", values).first
+      row = connection.exec_query(RECORD, "record", values, prepare: true).first
       raise_missing(from) unless row
 
       row["number"]

@@ -50,6 +50,8 @@ module Store
     end
 
     def insert_owned(type, member, rows)
+      return if rows.all? { |row| row.public_send(member).empty? }
+
       Copying.into(member, [:element_id, :position, *type.nested[member].members]) do |table|
         rows.each { |row| row.public_send(member).each_with_index { |one, position| table << [row.id, position, *one] } }
       end

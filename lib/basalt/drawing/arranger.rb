@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Basalt
   module Drawing
     # Keeps the drawing of a sheet in step with its model: everything shown has a place, and

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Basalt
   module Drawing
     # The ways of lines: found where there is none, kept where nothing is against it, and the

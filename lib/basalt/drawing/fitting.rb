@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Basalt
   module Drawing
     # Keeps boundaries around what they contain, from the innermost outwards; a collapsed one

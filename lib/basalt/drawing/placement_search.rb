@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Basalt
   module Drawing
     # Finds things a place: inside their boundary, near what they join, clear of all that stands.

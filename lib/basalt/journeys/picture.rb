@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Basalt
   module Journeys
     # A sheet with the numbers of journeys on it: what none of them touches is pale.
