@@ -57,12 +57,13 @@ class Bench
     return warm_up.then { InteractionsBench.new(&plain).run } if ARGV == ["interactions"]
     return warm_up.then { CloudsBench.new(&plain).run } if ARGV == ["clouds"]
     return warm_up.then { LinkingBench.new(&plain).run } if ARGV == ["linking"]
+    return warm_up.then { sheets } if ARGV == ["edits"]
     return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
 
     puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
     puts format("%-34s %8s %8s %8s %8s", "", "things", "p50", "p95", "cpu p95")
     warm_up
-    SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }
+    sheets
     inventory
     SchemaBench.new(&plain).run
     SourceBench.new(&plain).run
@@ -77,6 +78,8 @@ class Bench
     LayoutBench.new.run
     LargeBench.new(@url, &plain).run
   end
+
+  def sheets = SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }
 
   # The workbench: what people do with mouse and register, and what the browser shows of it.
   def linked(size)

@@ -18,6 +18,9 @@ module Store
     def self.asked_for(project_id, act_id) =
       act_id && where(project_id:, act_id:).select(:project_id, :number, :sheet_id, :said, :answer).first
 
+    # @return [Array<JournalEntry>] the act, and how its sheet was laid out afresh because of it, in order
+    def whole = [self, *JournalEntry.where(project_id:, act: "growth", of_number: number).order(:number)]
+
     ABOUT =
       "EXISTS (SELECT 1 FROM jsonb_array_elements(deltas) AS delta " \
       "WHERE ? IN (delta ->> 'id', delta -> 'before' ->> 'element_id', delta -> 'after' ->> 'element_id'))"

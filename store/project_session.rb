@@ -4,8 +4,9 @@ module Store
   # A project as one process works on it: the working set at its version, the findings, and
   # what stands where on the sheets. One act at a time; what only reads looks at a version that was pinned (ProjectView).
   class ProjectSession
-    # What an act came to: the effect, and the elements whose drawing it may have altered.
-    Outcome = Basalt::Value.of(:effect, :affected, :said, :version)
+    # What an act came to: the effect, and the elements whose drawing it may have altered. +grown+ tells of a sheet that nobody
+    # arranged that it may be better laid out afresh (see #grow).
+    Outcome = Basalt::Value.of(:effect, :affected, :said, :version, :grown)
 
     class << self
       # @return [ProjectSession] the process's own for that project
@@ -135,17 +136,20 @@ module Store
     # @param patient [Boolean] whether it takes so long that it is not tried again when somebody else's act
     #   came first, but compared with that fact by fact
     # @param along [#call, nil] what else is kept in the same transaction
+    # @param grow [Boolean, Symbol] whether sheets that nobody arranged are laid out afresh where they are better then (see
+    #   Basalt::Drawing::Arranger#follow)
     # @return [Outcome]
     # @raise [Basalt::Mistake] and nothing is kept
-    def act(said:, by:, sheet_id: nil, tidy: false, by_hand: false, patient: false, along: nil)
+    def act(said:, by:, sheet_id: nil, tidy: false, by_hand: false, patient: false, along: nil, grow: true)
       attempt =
         lambda do
           draft = Basalt::Change::Draft.new(set)
           yield draft
           Basalt::Families.settle(draft)
           changed = Basalt::Drawing::Affected.changed(draft)
-          arrange(draft, changed, sheet_id, tidy, by_hand)
-          finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, changed:, sheet_id:, patient:, along:)
+          arrange(draft, changed, sheet_id, tidy:, by_hand:, grow:)
+          grown = grow == :at_once && Basalt::Drawing::Growth.new(draft, sheet_id).later?
+          finish(draft, said: said.respond_to?(:call) ? said.call : said, by:, changed:, sheet_id:, patient:, along:, grown:)
         end
       patient ? on_newest(alone: false, &attempt) : undisturbed(&attempt)
     end
@@ -172,7 +176,7 @@ module Store
     def undo(by:, sheet_id: nil)
       on_newest do
         entry = JournalEntry.to_undo(project_id, sheet_id)
-        entry && turn(entry, entry.effect.inverse, "undo", by)
+        entry && turn(entry, entry.whole.reverse.map { |one| one.effect.inverse }, "undo", by)
       end
     end
 
@@ -180,8 +184,23 @@ module Store
     def redo(by:, sheet_id: nil)
       on_newest do
         entry = JournalEntry.to_redo(project_id, sheet_id)
-        entry && turn(entry, Basalt::Change::Revert.new(deltas: entry.effect.deltas), "redo", by)
+        entry && turn(entry, entry.whole.map { |one| Basalt::Change::Revert.new(deltas: one.effect.deltas) }, "redo", by)
       end
+    end
+
+    # Keeps how a sheet that has grown was laid out afresh. That belongs to the act before it on the sheet, and is undone with it.
+    #
+    # @param draft [Basalt::Change::Draft] over a version; nothing is kept where that is not the newest any more
+    # @return [Outcome, nil]
+    def grow(draft, sheet_id, by:)
+      return unless draft.version == set.version && newest?
+
+      last = history(sheet_id)[1].nil? && JournalEntry.to_undo(project_id, sheet_id) or return
+      renew_spatial_indexes(draft, Basalt::Drawing::Affected.by(draft))
+      finish(draft, said: last.said, by:, sheet_id:, act: "growth", of: last.number)
+    rescue StandardError
+      @spatial_indexes.clear
+      raise
     end
 
     private
@@ -275,10 +294,12 @@ module Store
     end
 
     # Every other sheet on which something of it shows follows.
-    def arrange(draft, changed, sheet_id, tidy, by_hand)
+    #
+    # @param grow [Boolean, Symbol] of the sheet that is acted on: nobody would ask for it on the others
+    def arrange(draft, changed, sheet_id, tidy:, by_hand:, grow:)
       tidy(draft, sheet_id, tidy, by_hand) if tidy
       (touched_sheets(draft, changed) - (tidy ? [sheet_id] : [])).each do |id|
-        Basalt::Drawing::Arranger.new(draft, id, spatial_index: spatial_index(draft, id)).follow
+        Basalt::Drawing::Arranger.new(draft, id, spatial_index: spatial_index(draft, id)).follow(grow: id == sheet_id ? grow : true)
       end
     end
 
@@ -314,8 +335,8 @@ module Store
       (effect.on(:sheets).map(&:id) + placed + affected.flat_map { |id| set.sheets_of(id) }).uniq
     end
 
-    def turn(entry, change, act, by)
-      draft = Basalt::Change::Draft.new(set).apply(change)
+    def turn(entry, changes, act, by)
+      draft = Basalt::Change::Draft.new(set).apply(*changes)
       renew_spatial_indexes(draft, Basalt::Drawing::Affected.by(draft))
       finish(draft, said: entry.said, by:, sheet_id: entry.sheet_id, act:, of: entry.number)
     end
@@ -362,7 +383,7 @@ module Store
       end
     end
 
-    def finish(draft, said:, by:, sheet_id:, changed: nil, act: "act", of: nil, patient: false, along: nil)
+    def finish(draft, said:, by:, sheet_id:, changed: nil, act: "act", of: nil, patient: false, along: nil, grown: false)
       effect = draft.effect
       return Outcome.new(effect:, affected: [], said:, version: set.version) if effect.empty?
 
@@ -384,7 +405,7 @@ module Store
       keep_in_step(effect, affected, version, draft)
       @newest_at = began
       @shelf.synchronize { act == "act" ? @history[sheet_id] = [said[0, 500], nil] : @history.delete(sheet_id) }
-      Outcome.new(effect:, affected:, said:, version:)
+      Outcome.new(effect:, affected:, said:, version:, grown:)
     end
 
     # What is held follows what was kept; what cannot is read afresh.

@@ -75,6 +75,19 @@ module Store
     def undo(...) = lead_on { @session.undo(...) }
     def redo(...) = lead_on { @session.redo(...) }
 
+    # Lays out afresh what has grown on a sheet that nobody arranged, if it is better then. It is worked out while others act, and
+    # kept where nobody did.
+    #
+    # @return [ProjectSession::Outcome, nil] nil where nothing came of it
+    def grow(sheet_id, by:)
+      draft = Basalt::Change::Draft.new(set)
+      return unless Basalt::Drawing::Growth.new(draft, sheet_id).catch_up
+
+      lead_on { @session.grow(draft, sheet_id, by:) }
+    rescue Basalt::Change::Conflict
+      nil
+    end
+
     private
 
     def last_found

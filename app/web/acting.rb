@@ -30,7 +30,7 @@ module Web
       marked = marked(project)
       made = words = nil
       outcome =
-        project.act(said: -> { words }, by: person, sheet_id: sheet.id, **options) do |draft|
+        project.act(said: -> { words }, by: person, sheet_id: sheet.id, grow: :at_once, **options) do |draft|
           made = yield draft, sheet
           words = said.respond_to?(:call) ? said.call(*[draft, made].first(said.arity)) : said
         end

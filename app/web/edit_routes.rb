@@ -55,6 +55,14 @@ module Web
       end
     end
 
+    # Asked for by a page of a sheet that has grown, when nothing is being done there.
+    post "#{SHEET}/growth", needs: :edit, answers: :pieces, makes: "Arrange" do
+      with_project do |project|
+        outcome = project.grow(sheet(project).id, by: person)
+        grown(project, sheet(project), outcome)
+      end
+    end
+
     post "#{SHEET}/facts/:element_id", needs: :edit, answers: :pieces, makes: "Set" do
       on_sheet(->(draft) { "set #{params[:fact]} of #{Acting.title(draft, draft.element(params[:element_id]))}" }) do |draft, sheet|
         element(draft, params[:element_id])

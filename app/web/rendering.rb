@@ -37,6 +37,16 @@ module Web
       ].join
     end
 
+    # A sheet that was laid out afresh, or nothing; what was answered before stays.
+    #
+    # @param outcome [Store::ProjectSession::Outcome, nil]
+    def grown(project, sheet, outcome)
+      return "" unless outcome
+
+      part("#pieces",
+           pieces(project, sheet, Acting::Acted.new(sheet, outcome, nil, marked(project)))) + part("#history", history(project, sheet))
+    end
+
     # An act that was done and is asked for again is told again: the whole sheet, or source, as it stands now, and
     # what the first answer told besides.
     def answer_again(project, entry)
@@ -67,7 +77,10 @@ module Web
       items = scene.pieces((outcome.affected + remarked(project, acted.marked)).uniq)
       gone = gone(sheet, outcome, scene, items.to_set(&:id))
       altered = outcome.effect.on(:elements).map(&:id)
-      pieces_view(Presenters::Pieces.new(project, sheet, scene, items:, gone:, affected: outcome.affected, altered:, made:), entry)
+      pieces_view(
+        Presenters::Pieces.new(project, sheet, scene, items:, gone:, affected: outcome.affected, altered:, made:,
+                                                      grown: outcome.grown), entry
+      )
     end
 
     def whole(project, sheet, entry: nil, made: [])

@@ -194,4 +194,62 @@ class TypingTest < Minitest::Test
             "depots has depot_id bigint key, town text"
     end
   end
+
+  # What was typed stands at once, and nothing moves while somebody types on.
+  def test_a_sheet_that_grew_is_laid_out_afresh_when_nobody_does_anything
+    project = project("project P\nsheet S: logical network")
+    sheet = sheet_of(project, "S")
+    crowded(project, sheet)
+    open_sheet(project, "S")
+    latency(0.06)
+    find_field("statement").click
+    type("server late\nlate to t0\nlate to t9\n")
+    page.document.synchronize(15, errors: [Capybara::ElementNotFound]) { growths(project).any? || raise(Capybara::ElementNotFound) }
+    settled
+    assert_equal ["said: late to t9"], growths(project), "in the pause behind the last"
+    assert_equal places(project, sheet), shown_places
+    assert_operator crossings(project, sheet), :<=, 2
+    find("#viewport").click
+    3.times { chord(:control, "z") }
+    settled
+    assert_empty model_of(project).named("late")
+    assert_equal places(project, sheet), shown_places
+  end
+
+  private
+
+  # Names first, then lines between any two, and nothing of it laid out.
+  def crowded(project, sheet)
+    lines = Array.new(17) { |n| "server t#{n}" } + (1...17).map { |n| "t#{n} to t#{(n * 7) % n}" }
+    Store::ProjectSession.for(project.id).open do |open|
+      lines.each do |line|
+        open.act(said: line, by: "test", sheet_id: sheet.id, grow: false) do |draft|
+          Basalt::Statements::Document.new(line).into(draft, sheet_id: sheet.id)
+        end
+      end
+    end
+  end
+
+  # @return [Array<String>] what was said before the sheet was laid out
+  def growths(project) = Store::JournalEntry.where(project_id: project.id, act: "growth").pluck(:said)
+
+  def places(project, sheet)
+    set = model_of(project)
+    set.things_on(sheet.id).to_h { |thing| [thing.id, set.placement(sheet.id, thing.id).then { |at| [at.x, at.y].map(&:round) }] }
+  end
+
+  def shown_places
+    all("#layer-things > g[data-box]").to_h { |group|
+      [group["data-element"], group["data-box"].split.first(2).map { |one|
+        one.to_f.round
+      }]
+    }
+  end
+
+  def crossings(project, sheet)
+    set = model_of(project)
+    boxes = set.placements_on(sheet.id).select(&:box).to_h { |placed| [placed.key, placed.box] }
+    lines = sheet.notation.lines_on(set, sheet.id).map { |line| [*line.endpoints, set.placement(sheet.id, line.id).route["points"]] }
+    Basalt::Layout::Quality.new(boxes, lines).crossings
+  end
 end

@@ -27,6 +27,7 @@ import { Standing } from "./standing.js";
 import { Player } from "./player.js";
 import { Walk } from "./walk.js";
 import { Keys } from "./keys.js";
+import { Growing } from "./growing.js";
 import { Act } from "./act.js";
 import { Turning, Questions } from "./turning.js";
 import { closeBandsOutside } from "./rail.js";
@@ -49,11 +50,9 @@ if (page) {
   const selection = new Selection(act, view);
   const parts = { view, selection, line, act };
   // The view and the selection stay where somebody is at work.
-  const pieces = new Pieces(
-    view,
-    selection,
-    () => act.outbox.busy || parts.inplace?.isOpen || document.body.classList.contains("dragging"),
-  );
+  const held = () => act.outbox.busy || parts.inplace?.isOpen || document.body.classList.contains("dragging");
+  const pieces = new Pieces(view, selection, held);
+  new Growing(act, held);
   let drags = null;
   if (view) {
     // In this order each is asked whether a press of the pointer begins something of its own.

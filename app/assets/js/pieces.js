@@ -28,7 +28,7 @@ export class Pieces {
     );
     if (answer.dataset.fresh && !this.held()) this.selection.set(answer.dataset.fresh.split(" "));
     this.selection.mark();
-    document.dispatchEvent(new CustomEvent("basalt:drawn"));
+    document.dispatchEvent(new CustomEvent("basalt:drawn", { detail: { grown: answer.dataset.grown === "true" } }));
   }
 
   draw(answer) {

@@ -11,7 +11,8 @@ module Web
       # @param affected [Array<String>, nil] keys of what an act may have altered; nil when the whole sheet is told
       # @param altered [Array<String>] ids of elements that are other than they were
       # @param made [Array<String>] ids of what is new
-      def initialize(project, sheet, scene, items:, gone: [], affected: nil, altered: [], made: [])
+      # @param grown [Boolean] whether the sheet may be better laid out afresh
+      def initialize(project, sheet, scene, items:, gone: [], affected: nil, altered: [], made: [], grown: false)
         @project = project
         @set = project.set
         @sheet = sheet
@@ -21,9 +22,11 @@ module Web
         @affected = affected
         @altered = altered.to_set
         @made = made
+        @grown = grown
       end
 
       def whole? = @affected.nil?
+      def grown? = @grown ? true : false
       def version = @set.version
       def frame = Coordinates.of(Basalt::Drawing::Furniture.frame(@scene))
       def extent = Coordinates.of(@project.contents(@sheet.id).extent || Basalt::Drawing::Furniture.frame(@scene))

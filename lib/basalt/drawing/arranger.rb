@@ -101,7 +101,7 @@ module Basalt
       # After changes in the draft: places what is new, routes what is new or was disturbed,
       # and leaves all else alone; a sheet that nobody arranged is laid out afresh where it would be clearly better.
       #
-      # @param grow [Boolean] whether to do the latter
+      # @param grow [Boolean, Symbol] whether to do the latter; +:at_once+ only where nobody would wait for it
       def follow(grow: true)
         return rule if notation.ruled?
 
@@ -115,7 +115,7 @@ module Basalt
         lines = disturbed.sort_by(&:ordinal)
         @edge_routing.reroute(lines)
         @edge_routing.clear_labels(lines)
-        @context.renew if grow && Growth.new(draft, sheet_id).settle
+        @context.renew if grow && Growth.new(draft, sheet_id).settle(at_once: grow == :at_once)
         draft
       end
 

@@ -8,6 +8,8 @@ module Basalt
     class Growth
       # Of larger sheets the arrangement is left to people: it would take longer than they wait.
       MOST = 240
+      # Up to this many things and lines it is done within the act; of more somebody would wait for it.
+      AT_ONCE = 30
       # Up to this many things and lines every act is looked at; of larger sheets those that bring it on by a tenth.
       ALWAYS = 130
       PORTION = 1.1
@@ -25,10 +27,25 @@ module Basalt
         @notation = draft.sheets[sheet_id].notation
       end
 
+      # @param at_once [Boolean] only where nobody waits for it
       # @return [Boolean] whether it was laid out afresh
-      def settle
+      def settle(at_once: false)
         return false unless grown? && due? && small? && free?
 
+        !(at_once && placed_in(@draft) > AT_ONCE) && improve
+      end
+
+      # @return [Boolean] whether what the draft did is a reason to look afterwards whether it would be better laid out afresh
+      def later? = placed_in(@draft) > AT_ONCE && grown? && due? && small? && free?
+
+      # Lays out afresh what has grown, if it is better then.
+      #
+      # @return [Boolean] whether it was laid out afresh
+      def catch_up = small? && free? && improve
+
+      private
+
+      def improve
         standing = quality(@draft)
         mingled = mingled?(@draft)
         return false unless mingled || !good?(standing)
@@ -40,8 +57,6 @@ module Basalt
         @draft.merge(trial)
         true
       end
-
-      private
 
       # Something came to the sheet or went from it, or was joined in another way.
       def grown?

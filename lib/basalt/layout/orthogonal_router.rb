@@ -101,7 +101,11 @@ module Basalt
         @costs = Array.new(@finish)
         @came = Array.new(@finish)
         @queue = Heap.new
-        @ahead_across, @ahead_down = [@grid.xs, @grid.ys].each_with_index.map { |values, axis| ahead(values, @goals.map { |one| one.out[axis] }) }
+        @ahead_across, @ahead_down = [@grid.xs, @grid.ys].each_with_index.map { |values, axis|
+          ahead(values, @goals.map { |one|
+            one.out[axis]
+          })
+        }
         @arrivals = @goals.group_by(&:node)
         @starts.each { |attachment_point| relax(nil, (attachment_point.node * 4) + attachment_point.direction, 0) }
       end
