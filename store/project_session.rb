@@ -314,7 +314,7 @@ module Store
     def touched_sheets(draft, changed)
       shown = changed.flat_map { |id| draft.sheets_of(id) }
       moved = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }
-      gathering = draft.elements.differences.any? ? draft.sheets.each.select { |sheet| sheet.notation.gathers? }.map(&:id) : []
+      gathering = draft.elements.differences.any? ? draft.sheets_with(:gathers?).map(&:id) : []
       (shown + moved + gathering).uniq.select { |id| draft.sheets[id] }
     end
 

@@ -44,7 +44,7 @@ module Basalt
 
       # Sheets whose symbols stand for what is in them: those of what was altered, and the lines that are drawn together with it.
       def gathered(draft)
-        sheets = draft.sheets.each.select { |sheet| sheet.notation.gathers? }
+        sheets = draft.sheets_with(:gathers?)
         return [] if sheets.empty?
 
         altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
@@ -68,7 +68,7 @@ module Basalt
 
       # Where the notation rules, an act may move whatever stands there.
       def ruled(draft, ids)
-        sheets = draft.sheets.each.select { |sheet| sheet.notation.ruled? }
+        sheets = draft.sheets_with(:ruled?)
         return [] if sheets.empty?
 
         shown = ids.flat_map { |id| draft.sheets_of(id) + draft.base.sheets_of(id) }.to_set
@@ -78,7 +78,7 @@ module Basalt
       # Where symbols tell of each other, all of them follow what any of them is or is joined to; what is joined to an altered one
       # tells its name; and wherever what tells how symbols are drawn became another, all follow.
       def together(draft, ids)
-        sheets = draft.sheets.each.select { |sheet| sheet.notation.together? || sheet.notation.telling.any? }
+        sheets = (draft.sheets_with(:together?) + draft.sheets_with(:telling)).uniq(&:id)
         return [] if sheets.empty?
 
         altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }

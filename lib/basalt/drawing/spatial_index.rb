@@ -44,9 +44,6 @@ module Basalt
         end
       end
 
-      # @return [Boolean] whether a box meets neither a thing nor its surroundings
-      def free?(box, except: nil) = things.free?(box) { |id| id == except }
-
       # @return [Array<Object>] ids of the lines that pass through the box
       def lines_through(box) = lines.overlapping(box.grow(-0.5)).map(&:first).uniq
 

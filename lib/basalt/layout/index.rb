@@ -33,13 +33,26 @@ module Basalt
       # @yieldparam id [Object]
       # @return [Boolean] whether nothing overlaps the box, of what the block does not except
       def free?(box, &except)
-        @large.each_key { |id, other| return false if other.overlap?(box) && !except&.call(id) }
+        return first_overlapping(box).nil? unless except
+
+        @large.each_key { |id, other| return false if other.overlap?(box) && !except.call(id) }
         each_cell(box) do |cell|
           next unless @cells.key?(cell)
 
-          @cells[cell].each_key { |id, other| return false if other.overlap?(box) && !except&.call(id) }
+          @cells[cell].each_key { |id, other| return false if other.overlap?(box) && !except.call(id) }
         end
         true
+      end
+
+      # @return [Box, nil] one of those that overlap the box
+      def first_overlapping(box)
+        @large.each_key { |_, other| return other if other.overlap?(box) }
+        each_cell(box) do |cell|
+          next unless @cells.key?(cell)
+
+          @cells[cell].each_key { |_, other| return other if other.overlap?(box) }
+        end
+        nil
       end
 
       # @return [Array<Array(Object, Box)>] what overlaps the box

@@ -40,6 +40,12 @@ module Basalt
           @notations ||= Families.gather(:notations).to_h { |notation| [notation.name, Drawing::Annotated.new(notation)] }.freeze
         end
 
+        # @param trait [Symbol] what is asked of each
+        # @return [Array<String>] names of the notations of which it is so, or of which it gives something
+        def notations_with(trait)
+          (@with ||= {})[trait] ||= notations.select { |_, one| Array(one.public_send(trait) || nil).any? }.keys.freeze
+        end
+
         # @raise [Mistake] naming the notations there are
         def notation(name)
           notations[name] or raise Mistake, "no notation is called “#{Names.short(name)}”; there are #{notations.keys.join(', ')}"

@@ -13,7 +13,11 @@ module Basalt
         def relation? = !ends.empty?
 
         # @return [String, nil] id of the element at the end with that role
-        def target(role) = ends.find { |e| e.role == role }&.target_id
+        def target(role)
+          ends.each { |one| return one.target_id if one.role == role }
+          nil
+        end
+
         def targets(role = nil) = ends.select { |e| role.nil? || e.role == role }.map(&:target_id)
 
         # @return [Array<String>] ids of what a relation is drawn between: its first and its last end

@@ -28,9 +28,10 @@ module Basalt
       end
 
       def ids_by(index, key)
-        own = @own.ids_by(index, key)
         kept = @base.ids_by(index, key)
-        @touched.empty? ? kept : kept.reject { |id| @touched.key?(id) } + own
+        return @own.ids_by(index, key) if kept.empty?
+
+        @touched.empty? ? kept : kept.reject { |id| @touched.key?(id) } + @own.ids_by(index, key)
       end
 
       # (see Table#count_by)
@@ -40,7 +41,12 @@ module Basalt
         @base.count_by(index, key) - hidden + @own.count_by(index, key)
       end
 
-      def by(index, key) = @touched.empty? ? @base.by(index, key) : ids_by(index, key).map { |id| self[id] }
+      def by(index, key)
+        return @base.by(index, key) if @touched.empty?
+        return @own.by(index, key) if @base.ids_by(index, key).empty?
+
+        ids_by(index, key).map { |id| self[id] }
+      end
 
       def keys(index)
         own = @own.keys(index)

@@ -8,13 +8,13 @@ module Basalt
 
       # @return [Array<Element>] of these kinds, in order of making
       def of_kind(*kinds) = kinds.flat_map { |kind| elements.by(:kind, kind) }.sort_by(&:ordinal)
-      def named(name) = elements.by(:name, name).sort_by(&:ordinal)
+      def named(name) = in_order(elements.by(:name, name))
 
       # @return [Array<Element>] relations that have an end at the element, in order of making
       def relations_of(id, *kinds)
         found = elements.by(:target, id)
         found = found.select { |e| kinds.include?(e.kind) } unless kinds.empty?
-        found.sort_by(&:ordinal)
+        in_order(found)
       end
 
       # Ranks differ as a rule, and sort far quicker than pairs.
@@ -29,7 +29,7 @@ module Basalt
       def parts_within(id) =
         elements.ids_by(:owner, id).empty? ? [] : parts_of(id).flat_map { |part| [part, *parts_within(part.id)] }
 
-      def contents_of(id) = elements.by(:container, id).sort_by(&:ordinal)
+      def contents_of(id) = in_order(elements.by(:container, id))
 
       # @yieldparam inner [Element]
       # @yieldreturn [Boolean] whether to look into it
@@ -93,6 +93,10 @@ module Basalt
         [sheets[sheet_id]&.subject_id, *links.by(:sheet, sheet_id).sort_by(&:ordinal).map(&:element_id)].compact.uniq
       end
 
+      # @param trait [Symbol] (see Catalogue.notations_with)
+      # @return [Array<Sheet>] that are drawn in a notation of which it is so
+      def sheets_with(trait) = Catalogue.notations_with(trait).flat_map { |name| sheets.by(:notation, name) }
+
       def sheet_list = sheets.each.sort_by(&:ordinal)
 
       # @return [Array<Element>] the things placed on the sheet, in order of making
@@ -115,6 +119,11 @@ module Basalt
       def drawn_between?(sheet_id, relation)
         relation.ends.all? { |e| shown?(sheet_id, e.target_id) || shown_within?(sheet_id, e.target_id) }
       end
+
+      private
+
+      # Most often there is one, or none.
+      def in_order(found) = found.length < 2 ? found : found.sort_by(&:ordinal)
     end
   end
 end

@@ -9,7 +9,7 @@ module Basalt
 
       ALL = [
         RowType.new(table: :sheets, row: Sheet, conflict: ALTERED,
-                    indexes: { name: :name.to_proc, subject: :subject_id.to_proc }),
+                    indexes: { name: :name.to_proc, subject: :subject_id.to_proc, notation: :notation_name.to_proc }),
         RowType.new(table: :elements, row: Element, merged: %i[facts], nested: { ends: End }, conflict: ALTERED,
                     derived: { identity: ->(e) { Change::Uniqueness.digest(e) } },
                     indexes: {

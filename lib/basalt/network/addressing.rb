@@ -13,6 +13,7 @@ module Basalt
       def initialize(set)
         @set = set
         @prefixes = {}
+        @known = {}.compare_by_identity
       end
 
       # The plan of one subnet and of those that overlap it, which costs what is attached to them.
@@ -70,18 +71,21 @@ module Basalt
       end
 
       def interface(attachment)
-        thing = set.element(attachment.target("thing"))
-        subnet = set.element(attachment.target("subnet"))
-        return unless thing && subnet
-
-        Interface.new(attachment:, thing:, subnet:, prefix: prefix(subnet),
-                      address: attachment["address"] && Addresses.address(attachment["address"]))
+        @known.fetch(attachment) { @known[attachment] = worked_out(attachment) }
       end
 
       # @return [Addresses::Address, nil]
       def shared_address(gateway) = gateway["address"] && Addresses.address(gateway["address"])
 
       private
+
+      def worked_out(attachment)
+        thing = set.element(attachment.target("thing"))
+        subnet = set.element(attachment.target("subnet"))
+        return unless thing && subnet
+
+        Interface.restore([attachment, thing, subnet, prefix(subnet), attachment["address"] && Addresses.address(attachment["address"])])
+      end
 
       def numbers(space, version)
         own = interfaces.select { |i| i.address && i.space == space }.map(&:address)

@@ -10,10 +10,10 @@ module Basalt
       def attach(context, said)
         address = completed(said[:subnet], said[:address])
         interface = interface_of(said)
-        attachment =
-          known(context.draft, said[:thing], said[:subnet], interface, address) ||
-          context.add("attachment", ends: [["thing", said[:thing].id], ["subnet", said[:subnet].id]])
-        context.set(attachment.id, "address", address) if said[:address]
+        attachment = known(context.draft, said[:thing], said[:subnet], interface, address)
+        context.set(attachment.id, "address", address) if attachment && said[:address]
+        attachment ||= context.add("attachment", facts: { "address" => address }.compact,
+                                                 ends: [["thing", said[:thing].id], ["subnet", said[:subnet].id]])
         context.qualify(attachment, said)
         context.show(said[:thing], said[:subnet])
       end

@@ -34,7 +34,7 @@ module Basalt
 
       # @return [String, nil] what a line opens a block with
       def head(line)
-        words = line.strip.match(/\A(.+?)\s*:\z/)&.[](1)
+        words = line.rstrip.end_with?(":") && line.strip.match(/\A(.+?)\s*:\z/)&.[](1)
         words if words && Grammar.block_words.include?(words.split.first)
       end
 

@@ -10,14 +10,23 @@ module Basalt
 
       module_function
 
-      # @return [Array(Form, Hash, Boolean), nil] the form, what its head says, and whether behind that it may be said what the
-      #   thing is joined to
+      # What the head of a line says: the +form+, what it captures, whether behind that it may be said what the thing is +joined+
+      # to, and whether the head is the +whole+ of it, and can mean nothing else.
+      Head = Value.of(:form, :said, :joined, :whole)
+
+      # @return [Head, nil]
       def of(line, context)
-        return unless Grammar.declaring(line[FIRST_WORD], context.notation_name).any?
+        word = line[FIRST_WORD]
+        return unless Grammar.declaring(word, context.notation_name).any?
 
         matcher = Matcher.new(line, context, quiet: true)
+        first = true
         Grammar.declaring(matcher.token(0)&.text, context.notation_name).each do |form|
-          matcher.heading(form) { |said, after| return [form, said, joined?(matcher, after)] if declares?(matcher, form, after) }
+          matcher.heading(form) do |said, after|
+            whole = first && matcher.token(after).nil? && Grammar.only_declares?(word, context.notation_name)
+            first = false
+            return Head.new(form:, said:, joined: joined?(matcher, after), whole:) if declares?(matcher, form, after)
+          end
         end
         nil
       end

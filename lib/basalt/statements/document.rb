@@ -35,6 +35,8 @@ module Basalt
       # @raise [Misread] with the line number; of several lines all of them
       def into(draft, sheet_id: nil, cursor: nil)
         @misread = {}
+        # Of lines that are read whole when they are declared, what they say.
+        @heads = {}
         @pieces = Blocks.of(@lines, draft.sheets[sheet_id.to_s]&.notation_name, whole: sheet_id.nil?)
         declare(draft, draft.sheets[sheet_id.to_s]&.notation_name)
         context = Context.new(draft, sheet_id:)
@@ -42,7 +44,9 @@ module Basalt
         later = []
         each_statement do |line, number, piece|
           on_line(number) do
-            if at_once?(line, context, piece) || opening?(line, context, piece)
+            if (head = @heads[number])
+              Line.act(head.form, head.said.merge(qualities: []), context)
+            elsif at_once?(line, context, piece) || opening?(line, context, piece)
               Line.take(line, context)
             else
               later << [piece, number, context.sheet_id]
@@ -67,8 +71,8 @@ module Basalt
       def at_once?(line, context, piece)
         return false if piece.head
 
-        form, _, joined = Declaration.of(line, context)
-        return !form.nil? unless joined
+        head = Declaration.of(line, context)
+        return !head.nil? unless head&.joined
 
         _, read, said = Line.read(line, context)
         read.nil? || (!read.declares.nil? && said.fetch(:qualities, []).none? { |quality, _| quality.late? })
@@ -109,15 +113,20 @@ module Basalt
           on_line(number) do
             next context.notation_name = opened(line, context) if line.match?(SHEET)
 
-            form, said, joined = Declaration.of(line, context)
+            head = Declaration.of(line, context)
             # What belongs to its sheet is made where it stands.
-            next if form.nil? || form.declares[0].local
-            next waiting << [line, context.notation_name] if joined
+            next if head.nil? || head.form.declares[0].local
+            next waiting << [line, context.notation_name] if head.joined
 
-            waiting << [line, context.notation_name] unless placed?(form) ? placed_now?(line, context) : make(form, said, context)
+            @heads[number] = head if head.whole
+            waiting << [line, context.notation_name] unless made?(line, head, context)
           end
         end
         declare_placed(waiting, context)
+      end
+
+      def made?(line, head, context)
+        placed?(head.form) && !head.whole ? placed_now?(line, context) : make(head.form, head.said, context)
       end
 
       SHEET = /\A\s*sheet\s/

@@ -31,7 +31,7 @@ module Basalt
 
       def nodes = @nodes ||= Pattern.compile(source)
 
-      # @param words [Set<String>] of a line
+      # @param words [Array<String>] of a line
       # @return [Boolean] whether all the words are there without which it cannot have this form
       def possible?(words) = needed.all? { |alternatives| alternatives.any? { |word| words.include?(word) } }
 

@@ -4,6 +4,9 @@ module Basalt
   module Statements
     # The table of all forms and qualities, put together once from the base and the families.
     module Grammar
+      # How many answers to the same question are kept.
+      MOST_KEPT = 4000
+
       class << self
         # @return [Array<Form>]
         def forms
@@ -17,10 +20,14 @@ module Basalt
           opened_by(word, notation_name) + open_forms(notation_name)
         end
 
-        # @param words [Set<String>] of the line
+        # Most lines of a text have the same few words beside names.
+        #
+        # @param words [Array<String>] of the line, those that a form may read as themselves, in order
         # @return [Array<Form>] of those to try the ones for which the line has the words
         def possible(word, words, notation_name)
-          (opened_by(word, notation_name) + open_with(words, notation_name)).select { |form| form.possible?(words) }
+          @possible = {} if @possible.nil? || @possible.size > MOST_KEPT
+          @possible[[(word if by_opening.key?(word)), words, notation_name]] ||=
+            (opened_by(word, notation_name) + open_with(words, notation_name)).select { |form| form.possible?(words) }.freeze
         end
 
         # @param notation_name [String, nil]
@@ -30,6 +37,9 @@ module Basalt
 
           (@declaring ||= {})[[word, notation_name]] ||= opened_by(word, notation_name).select(&:declares)
         end
+
+        # @return [Boolean] whether no line that begins with the word does anything else than to declare something
+        def only_declares?(word, notation_name = nil) = opened_by(word, notation_name).all?(&:declares)
 
         # @return [Array<String>] words that a line may begin with
         def heads = @heads ||= forms.flat_map(&:openings).uniq

@@ -21,6 +21,14 @@ module Basalt
 
         return if block_given? && !yield(form)
 
+        act(form, said, context)
+      end
+
+      # Does what a line says that was read before.
+      #
+      # @return [Form]
+      # @raise [Misread]
+      def act(form, said, context)
         form.action.call(context, said)
         form
       rescue Misread

@@ -27,8 +27,8 @@ module Basalt
 
       def token(at) = @tokens[at]
 
-      # @return [Set<String>] the words of the line that stand for themselves
-      def words = @words ||= @tokens.reject(&:quoted?).to_set(&:text)
+      # @return [Array<String>] the words of the line that may stand for themselves, in alphabetical order
+      def words = @words ||= @tokens.filter_map { |token| token.text if !token.quoted? && Grammar.words.include?(token.text) }.uniq.sort
 
       # @param form [Form]
       # @return [Hash, nil] captures by slot name; +:qualities+ holds pairs of quality and its captures
@@ -84,22 +84,19 @@ module Basalt
       # @return [Misread] why nothing fitted
       def misread = Diagnosis.new(self, @context).misread
 
-      # Matches +nodes+ from token +at+, yielding each way to read them.
+      # Matches +nodes+ from token +at+, yielding each way to read them. Words that stand for themselves are passed in a loop: most
+      # forms that are tried end at one.
       def match(nodes, at, captures, &found)
-        node, *rest = nodes
-        case node
-        when nil
-          yield at, captures
-        when Pattern::Literal
-          literal(node, rest, at, captures, &found)
-        when Pattern::Maybe
-          match(node.nodes + rest, at, captures, &found)
-          match(rest, at, captures, &found)
-        when Pattern::Qualities
-          qualities(node, rest, at, captures, [], &found)
-        else
-          slot(node, rest, at, captures, &found)
+        place = 0
+        while (node = nodes[place]).is_a?(Pattern::Literal)
+          return expect(at, node.label) unless literal?(node, @tokens[at])
+
+          at += 1
+          place += 1
         end
+        return yield(at, captures) unless node
+
+        branch(node, nodes.drop(place + 1), at, captures, &found)
       end
 
       # @return [Boolean] whether the token ends a new name in front of these nodes
@@ -124,13 +121,18 @@ module Basalt
 
       private
 
-      def literal(node, rest, at, captures, &found)
-        token = @tokens[at]
-        unless token && node.words.any? { |word| token.literal?(word) }
-          return expect(at, node.label)
-        end
+      def literal?(node, token) = !token.nil? && !token.quoted? && node.words.include?(token.text)
 
-        match(rest, at + 1, captures, &found)
+      def branch(node, rest, at, captures, &found)
+        case node
+        when Pattern::Maybe
+          match(node.nodes + rest, at, captures, &found)
+          match(rest, at, captures, &found)
+        when Pattern::Qualities
+          qualities(node, rest, at, captures, [], &found)
+        else
+          slot(node, rest, at, captures, &found)
+        end
       end
 
       def slot(node, rest, at, captures, &found)

@@ -37,7 +37,7 @@ module Basalt
         if scanner.scan(MARKS)
           [token(scanner.matched, :mark, from)]
         elsif scanner.scan(QUOTED)
-          [Token.new(text: scanner[1].gsub('""', '"'), type: :quoted, from:, to: scanner.charpos)] + colon(scanner)
+          [Token.restore([scanner[1].gsub('""', '"'), :quoted, from, scanner.charpos])] + colon(scanner)
         elsif scanner.scan(WORD)
           word(scanner.matched, from)
         else
@@ -60,7 +60,7 @@ module Basalt
       end
 
       def token(text, type, from)
-        Token.new(text:, type:, from:, to: from + text.length)
+        Token.restore([text, type, from, from + text.length])
       end
     end
   end
