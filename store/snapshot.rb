@@ -12,7 +12,6 @@ module Store
 
     def initialize(project_id)
       @project = Project.find(project_id)
-      @shared = {}
     end
 
     def read
@@ -66,21 +65,22 @@ module Store
       text == EMPTY_JSON ? EMPTY : JSON.parse(text).freeze
     end
 
-    def share(value) = value.is_a?(String) ? (@shared[value] ||= value) : value
+    def share(value) = value.is_a?(String) ? -value : value
 
     # What rows own, by their ids, in its order: it is put in order here, since few have more than two.
     def owned(type, member, value)
       columns = value.members.map { |column| "o.#{column}" }.join(", ")
       json = json_columns(member, value.members).map { |index| index + 2 }
-      lists = Hash.new { |hash, id| hash[id] = [] }
+      shared = [0, *(2...(value.members.length + 2))] - json
+      lists = {}
       each_row(
         "SELECT o.element_id, o.position, #{columns} FROM #{member} o JOIN #{type.table} x ON x.id = o.element_id WHERE x.project_id = $1"
       ) do |values|
-        values.map!.with_index { |one, index| json.include?(index) ? parse(one) : share(one) }
+        json.each { |index| values[index] = parse(values[index]) }
+        shared.each { |index| values[index] = share(values[index]) }
         id, position = values.shift(2)
-        lists[id][position] = value.restore(values)
+        (lists[id] ||= [])[position] = value.restore(values)
       end
-      lists.default = nil
       lists.each_value { |list| list.compact!.then { list.freeze } }
     end
   end

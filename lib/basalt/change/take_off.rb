@@ -13,7 +13,11 @@ module Basalt
       private
 
       def delete(draft, keys)
-        keys.flat_map { |key| draft.placements.by(:spot, [sheet_id, key]) }.each { |placement| draft.delete(:placements, placement.id) }
+        keys.each do |key|
+          while (placed = draft.placement(sheet_id, key))
+            draft.delete(:placements, placed.id)
+          end
+        end
       end
 
       # What is joined to it, or to a part of it.

@@ -36,7 +36,9 @@ module Basalt
       def position(thing, w, h)
         home = nesting.ancestors(thing.id)
         @taken = nil
-        candidate_positions(thing, w, h).find { |x, y| free_of_things?(x, y, w, h) && free?(Layout::Box.new(x:, y:, w:, h:), home) } || beneath
+        candidate_positions(thing, w, h).find { |x, y|
+          free_of_things?(x, y, w, h) && free?(Layout::Box.new(x:, y:, w:, h:), home)
+        } || beneath
       end
 
       # Of many places beside each other most are taken by the same thing: that is looked at before the index is asked.
@@ -51,7 +53,8 @@ module Basalt
       def meet?(box, left, top, right, bottom) = box.x < right && left < box.right && box.y < bottom && top < box.bottom
 
       def free?(box, home)
-        spatial_index.lines_through(box.grow(4)).empty? && spatial_index.outside?(box.grow(6), home) && spatial_index.bars.free?(box.grow(4))
+        spatial_index.lines_through(box.grow(4)).empty? && spatial_index.outside?(box.grow(6),
+                                                                                  home) && spatial_index.bars.free?(box.grow(4))
       end
 
       # Inside its boundary, beside what stands there; otherwise where the notation would have it.

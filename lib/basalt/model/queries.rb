@@ -53,8 +53,13 @@ module Basalt
 
       # @param key [String] id of an element, or of a further occurrence of one
       # @return [Placement, nil] where that stands
-      def placement(sheet_id, key) = placements.by(:spot, [sheet_id, key]).first
-      def shown?(sheet_id, key) = placements.ids_by(:spot, [sheet_id, key]).any?
+      def placement(sheet_id, key)
+        placements.by(:element, key).each { |one| return one if one.sheet_id == sheet_id && !one.again? }
+        further = placements[key]
+        further if further && further.sheet_id == sheet_id && further.again?
+      end
+
+      def shown?(sheet_id, key) = !placement(sheet_id, key).nil?
 
       # @param key [String] id of an element, or of an occurrence of one
       # @return [Element, nil]

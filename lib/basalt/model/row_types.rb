@@ -28,7 +28,6 @@ module Basalt
                     indexes: {
                       sheet: :sheet_id.to_proc,
                       element: :element_id.to_proc,
-                      spot: ->(p) { [[p.sheet_id, p.key]] },
                       again: ->(p) { [p.sheet_id, p.element_id] if p.again? },
                       closed: ->(p) { p.sheet_id if p.closed? }
                     })

@@ -13,7 +13,6 @@ module Basalt
       def initialize(set)
         @set = set
         @prefixes = {}
-        @known = {}.compare_by_identity
       end
 
       # The plan of one subnet and of those that overlap it, which costs what is attached to them.
@@ -71,7 +70,8 @@ module Basalt
       end
 
       def interface(attachment)
-        @known.fetch(attachment) { @known[attachment] = worked_out(attachment) }
+        known = (@known ||= {}.compare_by_identity)
+        known.fetch(attachment) { known[attachment] = worked_out(attachment) }
       end
 
       # @return [Addresses::Address, nil]
