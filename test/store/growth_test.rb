@@ -20,6 +20,9 @@ class GrowthKeptTest < Minitest::Test
     end
   end
 
+  # Where everything stands, whatever its id is.
+  def drawn = model_of(@project).placements.each.sort_by(&:ordinal).map { |placed| placed.to_h.except(:id, :sheet_id, :element_id) }
+
   def grow = session { |open| open.grow(@sheet, by: "test") }
   def turn(way) = session { |open| open.public_send(way, by: "test", sheet_id: @sheet) }
   def standing = rows(model_of(@project))
@@ -46,6 +49,20 @@ class GrowthKeptTest < Minitest::Test
     assert_nil turn(:undo)
     states.drop(1).each_with_index { |state, n| turn(:redo) && assert_equal(state, standing, "redo #{n}") }
     assert_nil turn(:redo)
+  end
+
+  def test_what_grew_is_kept_in_a_document_of_the_project
+    lines(24).each { |line| say(line) }
+    grow
+    text = Store::Archive.write(@project.id)
+    turn(:undo)
+    before = drawn
+    @project = Store::Archive.read(text) { flunk }
+    @project = Store::Project.find(@project) if @project.is_a?(String)
+    @sheet = sheet_of(@project, "S").id
+    refute_equal before, drawn
+    turn(:undo)
+    assert_equal before, drawn
   end
 
   def test_only_what_was_worked_out_of_the_newest_is_kept

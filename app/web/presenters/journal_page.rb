@@ -5,7 +5,7 @@ module Web
     # A page of the journal: of a project, of one of its sheets, or of one element.
     class JournalPage
       Line = Basalt::Value.of(:number, :said_by, :words, :on, :undone, :at)
-      VERBS = { "undo" => "undid: ", "redo" => "did again: " }.freeze
+      VERBS = { "undo" => "undid: ", "redo" => "did again: ", "growth" => "laid the sheet out afresh after: " }.freeze
       PAGE = 100
       private_constant :VERBS
 
