@@ -22,6 +22,18 @@ module Basalt
           self.class.new(**to_h.merge!(changes))
         end
 
+        # A copy of which nothing is worked out anew: for the classes of which very many copies are made.
+        #
+        # @param changes [Hash{Symbol => Object}]
+        # @raise [ArgumentError] for what is no member
+        places = members.each_with_index.to_h.freeze
+        define_method(:copied) do |changes|
+          values = to_a
+          changes.each { |member, value| values[places[member] || raise(ArgumentError, "there is no #{member}")] = value }
+          self.class.restore(values)
+        end
+        private :copied
+
         # Made of values that were in such an object before, in the order of its members; nothing is worked out anew. A plain
         # loop, since very many are made so.
         #

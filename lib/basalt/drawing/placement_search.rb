@@ -36,26 +36,22 @@ module Basalt
       def position(thing, w, h)
         home = nesting.ancestors(thing.id)
         @taken = nil
-        candidate_positions(thing, w, h).find { |x, y|
-          free_of_things?(x, y, w, h) && free?(Layout::Box.new(x:, y:, w:, h:), home)
-        } || beneath
+        found = candidate_positions(thing, w, h).find { |x, y| apart?(x, y, w, h) && free?(Layout::Box.new(x:, y:, w:, h:), home) }
+        found || beneath
       end
 
       # Of many places beside each other most are taken by the same thing: that is looked at before the index is asked.
-      def free_of_things?(x, y, w, h)
-        around = [x - 14, y - 12, x + w + 14, y + h + 12]
-        return false if @taken && meet?(@taken, *around)
+      def apart?(x, y, w, h)
+        around = Layout::Box.new(x: x - 14, y: y - 12, w: w + 28, h: h + 24)
+        return false if @taken&.overlap?(around)
 
-        @taken = spatial_index.things.first_overlapping(Layout::Box.new(x: x - 14, y: y - 12, w: w + 28, h: h + 24))
+        @taken = spatial_index.things.first_overlapping(around)
         @taken.nil?
       end
 
-      def meet?(box, left, top, right, bottom) = box.x < right && left < box.right && box.y < bottom && top < box.bottom
-
-      def free?(box, home)
-        spatial_index.lines_through(box.grow(4)).empty? && spatial_index.outside?(box.grow(6),
-                                                                                  home) && spatial_index.bars.free?(box.grow(4))
-      end
+      def free?(box, home) =
+        spatial_index.lines_through(box.grow(4)).empty? && spatial_index.outside?(box.grow(6), home) &&
+          spatial_index.bars.free?(box.grow(4))
 
       # Inside its boundary, beside what stands there; otherwise where the notation would have it.
       def candidate_positions(thing, w, h)

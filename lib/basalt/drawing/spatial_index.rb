@@ -44,6 +44,9 @@ module Basalt
         end
       end
 
+      # @return [Boolean] whether a box meets neither a thing nor its surroundings
+      def free?(box) = things.free?(box)
+
       # @return [Array<Object>] ids of the lines that pass through the box
       def lines_through(box) = lines.overlapping(box.grow(-0.5)).map(&:first).uniq
 
@@ -109,11 +112,14 @@ module Basalt
         return unless placement.route && set.drawn_between?(sheet_id, line)
 
         Layout::Polyline.boxes(placement.route["points"]).each { |box| lines.add(line.id, box) }
+        places = placement.route["labels"].to_h
+        return if places.empty?
+
         set.sheets[sheet_id]
           .notation
           .labels(set, line)
           .each do |label|
-            place = placement.route["labels"]&.fetch(label.role, nil)
+            place = places[label.role]
             labels.add(line.id, Layout::Box.at(*place, label.width, label.height)) if place
           end
       end

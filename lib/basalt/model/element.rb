@@ -9,6 +9,12 @@ module Basalt
           super(facts: facts.freeze, ends: ends.freeze, assumed:, **rest)
         end
 
+        def with(**changes)
+          changes[:facts]&.freeze
+          changes[:ends]&.freeze
+          copied(changes)
+        end
+
         def [](fact) = facts[fact]
         def relation? = !ends.empty?
 

@@ -12,6 +12,8 @@ module Basalt
         super(pinned:, by_hand:, **rest)
       end
 
+      def with(**changes) = copied(changes)
+
       def box = x && w && Layout::Box.new(x:, y:, w:, h:)
 
       # @return [Boolean] whether the element stands there besides
