@@ -70,7 +70,10 @@ export class InPlace {
     const known = await answer.json();
     Object.entries(known).forEach(([name, value]) => {
       const field = this.form?.elements[name];
-      if (field && !this.touched.has(name) && field.value !== value) field.value = value;
+      if (!field || this.touched.has(name) || field.value === value) return;
+      field.value = value;
+      // What is typed next takes its place, as it would have taken what stood there.
+      if (field === document.activeElement) field.select?.();
     });
   }
 
