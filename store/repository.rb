@@ -52,7 +52,7 @@ module Store
         yield if block_given?
         version
       end
-    rescue ActiveRecord::RecordNotUnique, ActiveRecord::InvalidForeignKey, PG::UniqueViolation, PG::ForeignKeyViolation => e
+    rescue ActiveRecord::RecordNotUnique, ActiveRecord::InvalidForeignKey => e
       raise Repeated if e.message.include?("act_id")
 
       raise Basalt::Change::Conflict, "somebody else altered this at the same time; nothing of it was kept"

@@ -44,7 +44,7 @@ module Store
       members = type.row.members
       own = members.each_index.reject { |index| type.nested.key?(members[index]) }
       derived = type.derived.values
-      Copying.into(type.table, [*members.values_at(*own), *type.derived.keys, :project_id]) do |table|
+      CopyStream.into(type.table, [*members.values_at(*own), *type.derived.keys, :project_id]) do |table|
         rows.each { |row| table << [*row.to_a.values_at(*own), *derived.map { |made| made.call(row) }, @project_id] }
       end
     end
@@ -52,7 +52,7 @@ module Store
     def insert_owned(type, member, rows)
       return if rows.all? { |row| row.public_send(member).empty? }
 
-      Copying.into(member, [:element_id, :position, *type.nested[member].members]) do |table|
+      CopyStream.into(member, [:element_id, :position, *type.nested[member].members]) do |table|
         rows.each { |row| row.public_send(member).each_with_index { |one, position| table << [row.id, position, *one] } }
       end
     end

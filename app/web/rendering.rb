@@ -43,8 +43,8 @@ module Web
     def grown(project, sheet, outcome)
       return "" unless outcome
 
-      part("#pieces",
-           pieces(project, sheet, Acting::Acted.new(sheet, outcome, nil, marked(project)))) + part("#history", history(project, sheet))
+      acted = Acting::Acted.new(sheet, outcome, nil, marked(project))
+      part("#pieces", pieces(project, sheet, acted)) + part("#history", history(project, sheet))
     end
 
     # An act that was done and is asked for again is told again: the whole sheet, or source, as it stands now, and
@@ -77,10 +77,8 @@ module Web
       items = scene.pieces((outcome.affected + remarked(project, acted.marked)).uniq)
       gone = gone(sheet, outcome, scene, items.to_set(&:id))
       altered = outcome.effect.on(:elements).map(&:id)
-      pieces_view(
-        Presenters::Pieces.new(project, sheet, scene, items:, gone:, affected: outcome.affected, altered:, made:,
-                                                      grown: outcome.grown), entry
-      )
+      told = { items:, gone:, affected: outcome.affected, altered:, made:, grown: outcome.grown }
+      pieces_view(Presenters::Pieces.new(project, sheet, scene, **told), entry)
     end
 
     def whole(project, sheet, entry: nil, made: [])

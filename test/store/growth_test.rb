@@ -78,6 +78,13 @@ class GrowthKeptTest < Minitest::Test
     assert_nil grow, "there is something to do again"
   end
 
+  def test_a_sheet_whose_places_follow_from_the_model_never_grows
+    @project = project("sheet T: activities", name: "Ruled")
+    @sheet = sheet_of(@project, "T").id
+    (1..40).each { |n| refute say("role r#{n}").grown }
+    assert_nil grow
+  end
+
   def test_nothing_grows_where_somebody_arranged_it_or_where_it_is_as_good
     lines(24).each { |line| say(line) }
     grow

@@ -72,7 +72,10 @@ module Basalt
           @draft.placed_on(@sheet_id).reject(&:relation?).first(MOST + 1).length.between?(2, MOST)
       end
 
-      def free? = placements.none? { |placement| placement.by_hand || placement.pinned || placement.kept? || Affected.closed?(placement) }
+      # Where the notation has a place for everything, or somebody put something somewhere, that is how it stands.
+      def free? =
+        !@notation.ruled? &&
+          placements.none? { |placement| placement.by_hand || placement.pinned || placement.kept? || Affected.closed?(placement) }
 
       def due? = placed_in(@draft) <= ALWAYS || portions(@draft) != portions(@draft.base)
       def portions(set) = Math.log([placed_in(set), 1].max, PORTION).floor

@@ -3,7 +3,7 @@
 require_relative "../support/app_helper"
 
 # Rows come in as a stream: what they say is what is read back, whatever letters are in it, and what cannot stand is told.
-class CopyingTest < Minitest::Test
+class CopyStreamTest < Minitest::Test
   include AppHelper
 
   ODD = ["\\N", "\\", "a\\tb", "one\ttwo", "line\nnext", "\"so\"", "{}", "{1,2}", "ΔΩ – “…”", "'; DROP TABLE x; --", "NULL"].freeze
@@ -23,6 +23,25 @@ class CopyingTest < Minitest::Test
     twice = made(project, [{ name: "other", facts: {} }, { name: "same", facts: {}, id: again.first }])
     assert_raises(Basalt::Change::Conflict) { Store::Repository.new(project.id, said_by: "test").commit(twice, said: "twice") }
     assert_equal standing, rows(model_of(project))
+  end
+
+  def test_a_server_that_goes_away_in_between_is_told_as_that_and_nothing_is_kept
+    project = project()
+    other = PG.connect(ENV.fetch("DATABASE_URL"))
+    assert_raises(ActiveRecord::ConnectionFailed) do
+      ActiveRecord::Base.transaction do
+        Store::CopyStream.into(:sheets, %i[id project_id]) do |stream|
+          stream << [SecureRandom.uuid, project.id]
+          other.exec_params("SELECT pg_terminate_backend($1)", [ActiveRecord::Base.connection.raw_connection.backend_pid])
+        end
+      end
+    end
+    ActiveRecord::Base.connection_handler.clear_active_connections!
+    assert_empty model_of(project).sheets.each.to_a
+    Store::Repository.new(project.id, said_by: "test").commit(made(project, [{ name: "later", facts: {} }]), said: "later")
+    assert_equal %w[later], model_of(project).elements.each.map(&:name)
+  ensure
+    other&.close
   end
 
   private

@@ -5,18 +5,29 @@ require "pg"
 module Store
   # Brings rows into a table as a stream (PostgreSQL, COPY): the server writes what came while the next is made, and neither
   # parses statements nor plans them.
-  class Copying
+  class CopyStream
     EMPTY = {}.freeze
-    private_constant :EMPTY
+    # What the connection itself says, in the words of all other statements.
+    TOLD = {
+      PG::UniqueViolation => ActiveRecord::RecordNotUnique,
+      PG::ForeignKeyViolation => ActiveRecord::InvalidForeignKey,
+      PG::ConnectionBad => ActiveRecord::ConnectionFailed,
+      PG::UnableToSend => ActiveRecord::ConnectionFailed,
+      PG::AdminShutdown => ActiveRecord::ConnectionFailed
+    }.freeze
+    private_constant :EMPTY, :TOLD
 
     # @param table [Symbol]
     # @param columns [Array<Symbol>] of the rows, in their order
-    # @yieldparam table [Copying] takes rows
-    # @raise [PG::UniqueViolation, PG::ForeignKeyViolation]
+    # @yieldparam table [CopyStream] takes rows
+    # @raise [ActiveRecord::RecordNotUnique, ActiveRecord::InvalidForeignKey]
+    # @raise [ActiveRecord::ConnectionFailed] when the server went away meanwhile
     def self.into(table, columns)
       raw = ActiveRecord::Base.connection.raw_connection
       stream = new(raw, table, columns)
       raw.copy_data("COPY #{table} (#{columns.join(", ")}) FROM STDIN", PG::TextEncoder::CopyRow.new) { yield stream }
+    rescue *TOLD.keys => e
+      raise TOLD.find { |type, _| e.is_a?(type) }.last, e.message
     end
 
     # What is to be known of the table is asked before: nothing else can be said while the stream runs.
