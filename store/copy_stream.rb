@@ -13,7 +13,8 @@ module Store
       PG::ForeignKeyViolation => ActiveRecord::InvalidForeignKey,
       PG::ConnectionBad => ActiveRecord::ConnectionFailed,
       PG::UnableToSend => ActiveRecord::ConnectionFailed,
-      PG::AdminShutdown => ActiveRecord::ConnectionFailed
+      PG::AdminShutdown => ActiveRecord::ConnectionFailed,
+      PG::Error => ActiveRecord::StatementInvalid
     }.freeze
     private_constant :EMPTY, :TOLD
 
@@ -22,6 +23,7 @@ module Store
     # @yieldparam table [CopyStream] takes rows
     # @raise [ActiveRecord::RecordNotUnique, ActiveRecord::InvalidForeignKey]
     # @raise [ActiveRecord::ConnectionFailed] when the server went away meanwhile
+    # @raise [ActiveRecord::StatementInvalid] when it refuses a row for another reason
     def self.into(table, columns)
       raw = ActiveRecord::Base.connection.raw_connection
       stream = new(raw, table, columns)

@@ -27,24 +27,40 @@ class CopyStreamTest < Minitest::Test
 
   def test_a_server_that_goes_away_in_between_is_told_as_that_and_nothing_is_kept
     project = project()
-    other = PG.connect(ENV.fetch("DATABASE_URL"))
     assert_raises(ActiveRecord::ConnectionFailed) do
       ActiveRecord::Base.transaction do
-        Store::CopyStream.into(:sheets, %i[id project_id]) do |stream|
-          stream << [SecureRandom.uuid, project.id]
-          other.exec_params("SELECT pg_terminate_backend($1)", [ActiveRecord::Base.connection.raw_connection.backend_pid])
+        Store::CopyStream.into(:journal, %i[project_id number act state said said_by deltas]) do |stream|
+          stream << [project.id, 1, "act", "done", "first", "test", []]
+          cut_off(ActiveRecord::Base.connection.raw_connection)
+          stream << [project.id, 2, "act", "done", "second", "test", []]
         end
       end
     end
-    ActiveRecord::Base.connection_handler.clear_active_connections!
-    assert_empty model_of(project).sheets.each.to_a
+    release
+    assert_equal 0, Store::JournalEntry.where(project_id: project.id).count
     Store::Repository.new(project.id, said_by: "test").commit(made(project, [{ name: "later", facts: {} }]), said: "later")
     assert_equal %w[later], model_of(project).elements.each.map(&:name)
   ensure
-    other&.close
+    release
+  end
+
+  def test_a_row_that_lacks_something_is_told_as_by_every_other_statement
+    assert_raises(ActiveRecord::StatementInvalid) { Store::CopyStream.into(:sheets, %i[id]) { |stream| stream << [SecureRandom.uuid] } }
+    assert_equal 1, ActiveRecord::Base.connection.select_value("SELECT 1")
   end
 
   private
+
+  # As after every request: a connection that is lost is not used for another.
+  def release = ActiveRecord::Base.connection_handler.clear_active_connections!
+
+  # The server ends the connection, and has ended it when this returns.
+  def cut_off(raw)
+    other = PG.connect(ENV.fetch("DATABASE_URL"))
+    assert_equal "t", other.exec_params("SELECT pg_terminate_backend($1, 10000)", [raw.backend_pid]).getvalue(0, 0)
+  ensure
+    other&.close
+  end
 
   # @return [Basalt::Change::Effect] of new devices, over nothing
   def made(project, elements)
