@@ -154,6 +154,17 @@ module Store
       patient ? on_newest(alone: false, &attempt) : undisturbed(&attempt)
     end
 
+    # Works out what the first act on a sheet needs, unless somebody acts now: whoever opens a sheet is about to act on it.
+    def make_ready(sheet_id)
+      return unless @turn.try
+
+      begin
+        @spatial_indexes[sheet_id] ||= Basalt::Drawing::SpatialIndex.new(set, sheet_id) if set && set.sheets[sheet_id]
+      ensure
+        @turn.leave
+      end
+    end
+
     # What was worked out is thrown away; the next opening reads the project afresh.
     def forget
       @set = nil

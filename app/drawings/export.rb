@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "base64"
+require "strscan"
 
 module Drawings
   # A sheet, or a part of it, as a file.
@@ -46,7 +47,12 @@ module Drawings
 
     # @param drawn [String] SVG
     # @return [Array<String>] what its words are written with
-    def characters(drawn) = drawn.gsub(/<[^>]*>/, "").codepoints.uniq.pack("U*").chars
+    def characters(drawn)
+      words = +""
+      scanner = StringScanner.new(drawn)
+      (text = scanner.scan(/[^<]+/)) && words << text while scanner.skip_until(/>/)
+      words.codepoints.uniq.pack("U*").chars
+    end
 
     # What is filled with the paper's colour has that of the ground.
     def on(ground, svg) = ground == "paper" ? svg : svg.gsub(Basalt::Drawing::Pens::PAPER, GROUNDS.fetch(ground))

@@ -23,6 +23,9 @@ module Web
       end
     end
 
+    # Work for which nobody waits: done when the answer is sent, where the server can do that.
+    def afterwards(&work) = env["rack.after_reply"]&.push(work)
+
     # A drawing knows a thing that stands there once more by that occurrence; everything else knows the element.
     def note_occurrence(set)
       request.env["basalt.occurrences"] = %i[element_id selected].each_with_object({}) do |name, found|

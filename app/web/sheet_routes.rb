@@ -78,6 +78,7 @@ module Web
     module Faces
       def sheet_page(project, sheet, face, scene: nil)
         page = Presenters::SheetPage.new(project, sheet, face, scene:)
+        afterwards { Store::ProjectSession.for(project.project_id).make_ready(sheet.id) }
         erb(:sheet, locals: { project:, sheet:, page:, beside: panel_list(:beside, project:).reject { |html| html.strip.empty? } })
       end
     end

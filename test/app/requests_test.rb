@@ -15,6 +15,21 @@ class RequestsTest < Minitest::Test
     refute_match(/\.rb:\d+|backtrace|ActiveRecord/, last_response.body)
   end
 
+  def test_whoever_opens_a_sheet_finds_it_ready_for_an_act
+    token
+    sent = []
+    Store::ProjectSession.clear
+    get @path, {}, { "rack.after_reply" => sent }
+    sent.each(&:call)
+    usual = Basalt::Drawing::SpatialIndex.method(:new)
+    worked_out = []
+    within = ->(set, id) { usual.call(set, id).tap { worked_out << id } }
+    Basalt::Drawing::SpatialIndex.stub(:new, within) { send_act("statements", statements: "server one-more") }
+    refute_includes worked_out, @sheet.id
+    assert_equal 200, last_response.status, last_response.body
+    assert_equal 1, model_of(@project).named("one-more").length
+  end
+
   def test_statements_that_cannot_be_taken_are_refused_and_change_nothing
     before = rows(model_of(@project))
     {

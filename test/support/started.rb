@@ -9,6 +9,7 @@ require "tmpdir"
 module Started
   BASALT = File.join(APPLICATION_ROOT, "bin/basalt")
   PATIENCE = 120
+  LOOK = 0.1
 
   def setup
     @home = Dir.mktmpdir("basalt-start")
@@ -69,7 +70,8 @@ module Started
 
   def postmaster = File.readlines(File.join(@home, "postgres/data/postmaster.pid"), chomp: true).first.to_i
 
+  # Between two looks the machine is left to what is looked at.
   def eventually(patience = PATIENCE)
-    Timeout.timeout(patience) { Thread.pass until yield }
+    Timeout.timeout(patience) { IO.select(nil, nil, nil, LOOK) until yield }
   end
 end

@@ -10,7 +10,7 @@ module Basalt
 
       # @param base [Model::WorkingSet, Draft]
       # @param ids [#call] makes a new id
-      def initialize(base, ids: SecureRandom.method(:uuid))
+      def initialize(base, ids: Identifiers.new)
         @base = base
         @ids = ids
         @overlays = Model::RowTypes.tables.to_h { |name| [name, Model::Overlay.new(base.table(name))] }

@@ -28,11 +28,14 @@ module Basalt
       end
 
       def ids_by(index, key)
-        kept = @base.ids_by(index, key)
-        return @own.ids_by(index, key) if kept.empty?
+        return @own.ids_by(index, key) unless @base.any_by?(index, key)
 
+        kept = @base.ids_by(index, key)
         @touched.empty? ? kept : kept.reject { |id| @touched.key?(id) } + @own.ids_by(index, key)
       end
+
+      # (see Table#any_by?)
+      def any_by?(index, key) = ids_by(index, key).any?
 
       # (see Table#count_by)
       def count_by(index, key)
@@ -43,7 +46,7 @@ module Basalt
 
       def by(index, key)
         return @base.by(index, key) if @touched.empty?
-        return @own.by(index, key) if @base.ids_by(index, key).empty?
+        return @own.by(index, key) unless @base.any_by?(index, key)
 
         ids_by(index, key).map { |id| self[id] }
       end

@@ -35,30 +35,27 @@ module Basalt
       # @return [Array<String>] ids of the rows under that key
       def ids_by(index, key)
         found = @found.fetch(index)[key]
-        case found
-        when nil then NONE
-        when String then [found]
-        else found.keys
-        end
+        return NONE if found.nil?
+
+        found.is_a?(String) ? [found] : found.keys
       end
+
+      # @return [Boolean] whether there is a row under that key
+      def any_by?(index, key) = @found.fetch(index).key?(key)
 
       # @return [Integer] how many rows there are under that key
       def count_by(index, key)
         found = @found.fetch(index)[key]
-        case found
-        when nil then 0
-        when String then 1
-        else found.size
-        end
+        return 0 if found.nil?
+
+        found.is_a?(String) ? 1 : found.size
       end
 
       def by(index, key)
         found = @found.fetch(index)[key]
-        case found
-        when nil then NONE
-        when String then [@rows[found]]
-        else found.each_key.map { |id| @rows[id] }
-        end
+        return NONE if found.nil?
+
+        found.is_a?(String) ? [@rows[found]] : @rows.values_at(*found.keys)
       end
 
       def put(row)
@@ -81,11 +78,10 @@ module Basalt
 
       def each_key(row)
         @indexes.each do |name, keys|
-          case (found = keys.call(row))
-          when nil then next
-          when Array then found.each { |key| yield name, key }
-          else yield name, found
-          end
+          found = keys.call(row)
+          next if found.nil?
+
+          found.is_a?(Array) ? found.each { |key| yield name, key } : yield(name, found)
         end
       end
 
@@ -93,12 +89,12 @@ module Basalt
       def index(name, key, id)
         found = @found[name]
         known = found[key]
-        case known
-        when nil
+        if known.nil?
           found[key] = id
           @sorted[name]&.add(key)
-        when String then found[key] = { known => true, id => true } unless known == id
-        else known[id] = true
+        elsif known.is_a?(Hash) then known[id] = true
+        else
+          found[key] = { known => true, id => true } unless known == id
         end
       end
 

@@ -44,7 +44,10 @@ module Basalt
 
       # @return [Array<Model::Element>] those of that name and of these kinds; those on the sheet alone if there are any
       def find(name, kinds, noun: nil)
-        found = draft.named(name).select { |element| kinds.include?(element.kind) && (noun.nil? || element.noun == noun) }
+        found = draft.named(name)
+        return found if found.empty?
+
+        found = found.select { |element| kinds.include?(element.kind) && (noun.nil? || element.noun == noun) }
         here = sheet_id ? found.select { |element| draft.shown?(sheet_id, element.id) } : []
         here.any? ? here : found
       end
@@ -89,7 +92,7 @@ module Basalt
         return unless sheet_id
 
         elements.each do |element|
-          next if element.relation? || !sheet.notation.draws?(element)
+          next if element.relation? || draft.shown?(sheet_id, element.id) || !sheet.notation.draws?(element)
 
           Change::Show.new(sheet_id:, element_id: element.id).apply(draft)
         end

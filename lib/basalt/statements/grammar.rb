@@ -55,6 +55,15 @@ module Basalt
           @qualities[kind]
         end
 
+        # @return [Array<Object>] slots with which a quality of things of this kind begins
+        def leading_slots(kind)
+          @leading_slots ||=
+            Hash.new do |table, name|
+              table[name] = qualities(name).map { |quality| quality.nodes.first }.grep(Pattern::Slot).map(&:slot).uniq.map { |slot| Slots.fetch(slot) }
+            end
+          @leading_slots[kind]
+        end
+
         # @return [Set<String>] words with which a line begins that opens a block
         def block_words =
           @block_words ||= Families.gather(:qualities).select(&:blocks).flat_map { |quality| first_words(quality.nodes) }.to_set

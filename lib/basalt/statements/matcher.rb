@@ -142,6 +142,9 @@ module Basalt
       end
 
       def qualities(node, rest, at, captures, taken, &found)
+        # Behind the end no quality is looked for, unless it shall be told what could go on there.
+        return match(rest, at, captures.merge(qualities: taken), &found) if @quiet && @tokens[at].nil?
+
         start = taken.any? && node.separated ? comma(at) : at
         if start
           each_quality(node, start) do |quality, values, after|
@@ -171,12 +174,7 @@ module Basalt
         first = following.first
         case first
         when Pattern::Qualities
-          Grammar
-            .qualities(first.kind)
-            .any? do |quality|
-              head = quality.nodes.first
-              head.is_a?(Pattern::Slot) && Slots.fetch(head.slot).stops?(token)
-            end
+          Grammar.leading_slots(first.kind).any? { |slot| slot.stops?(token) }
         when Pattern::Slot
           Slots.fetch(first.slot).stops?(token)
         else

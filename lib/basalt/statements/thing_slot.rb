@@ -75,15 +75,18 @@ module Basalt
         return [[token.text, at + 1]] if token.quoted?
 
         words = matcher.tokens[at, WORDS].take_while(&:word?).map(&:text)
-        words.length.downto(1).map { |count| [words.first(count).join(" "), at + count] }
+        runs(words, at)
+      end
+
+      # @return [Array<Array(String, Integer)>] the first words, as many as there are down to one, and the token behind them
+      def runs(words, at)
+        run = nil
+        words.map { |word| [run = run ? "#{run} #{word}" : word, at += 1] }.reverse
       end
 
       def nouns_at(matcher, at)
         words = matcher.tokens[at, 3].to_a.take_while(&:word?).map(&:text)
-        words.length.downto(1).filter_map do |count|
-          noun = words.first(count).join(" ")
-          [noun, at + count] if Model::Catalogue.nouns.key?(noun)
-        end
+        runs(words, at).select { |noun, _| Model::Catalogue.nouns.key?(noun) }
       end
 
       def ambiguity(matcher, name, elements)

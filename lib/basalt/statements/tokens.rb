@@ -13,6 +13,8 @@ module Basalt
       MARKS = /[,;()]/
       QUOTED = /"((?:[^"]|"")*)"/
       WORD = /[^\s,;()"]+/
+      # Words alone.
+      PLAIN = /\A[^,;()":]*\z/
 
       module_function
 
@@ -21,6 +23,8 @@ module Basalt
       # @raise [Misread] when the line is too long
       def of(line)
         refuse_long(line) if line.length > LIMIT
+        return words(line) if line.ascii_only? && line.match?(PLAIN)
+
         scanner = StringScanner.new(line.ascii_only? ? line : line.unicode_normalize(:nfc))
         tokens = []
         tokens.concat(scan(scanner)) until (scanner.skip(/\s+/) && scanner.eos?) || scanner.eos?
@@ -30,6 +34,16 @@ module Basalt
       def refuse_long(line)
         most = [[line.gsub(LONG, ""), LIMIT], [line, MOST]].find { |text, limit| text.length > limit } or return
         raise Misread.new("the line has #{most[0].length} characters; at most #{most[1]} are read")
+      end
+
+      # Most lines are such.
+      def words(line)
+        to = 0
+        line.split.map do |text|
+          from = line.index(text, to)
+          to = from + text.length
+          Token.restore([text, :word, from, to])
+        end
       end
 
       def scan(scanner)
