@@ -85,6 +85,32 @@ class GroupsTest < Minitest::Test
     assert_equal Drawing::SheetStatistics.new(set, sheet(set)).extent, contents.extent, title
   end
 
+  # Groups that have members in common are as wide as they are because of each other.
+  def test_whatever_looks_otherwise_when_something_joins_or_leaves_a_group_is_known
+    20.times do |seed|
+      set = model(text(seed), tidy: true)
+      random = Random.new(seed)
+      8.times do
+        before = drawn(set)
+        draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
+        toggle(draft, "t#{random.rand(14)}", %w[Red Green Blue].sample(random:))
+        Drawing::Arranger.new(draft, sheet(set)).follow
+        affected = Drawing::Affected.by(draft)
+        set.advance(draft.effect)
+        assert_empty (drawn(set) - before).map(&:first) - affected, seed
+      end
+    end
+  end
+
+  def drawn(set) = Drawing::Scene.new(set, sheet(set)).items.filter_map { |item| [item.element_id, item.shapes] if item.element_id }.to_set
+
+  def toggle(draft, name, group)
+    member, group = [name, group].map { |one| draft.named(one).first }
+    told = "#{member.name} belongs to #{group.name}"
+    told = "remove #{told}" if Annotation::Membership.members(draft, group.id).include?(member.id)
+    Statements::Document.new(told).into(draft, sheet_id: sheet(draft))
+  end
+
   def test_groups_are_told_registered_and_have_no_place_of_their_own
     set =
       model(

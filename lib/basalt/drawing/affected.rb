@@ -30,7 +30,7 @@ module Basalt
           *gathered(draft),
           *ruled(draft, known),
           *together(draft, known),
-          *outlines(draft, placed),
+          *outlines(draft),
           *(symbols.empty? ? [] : Symbols.dressed(draft, symbols))
         ].uniq.flat_map { |id| draft.keys_of(id) }.uniq
       end
@@ -98,14 +98,22 @@ module Basalt
         joined.select { |id| draft.sheets_of(id).any? { |sheet_id| telling.include?(sheet_id) } }
       end
 
-      # What is drawn around others follows whatever was moved on its sheets.
-      def outlines(draft, placed)
+      # What is drawn around others follows whatever was moved on its sheets, and whatever came to another such or went from it:
+      # what they have in common tells how wide they are.
+      def outlines(draft)
         kinds = Model::Catalogue.outlines
         groups = kinds.empty? ? [] : draft.of_kind(*kinds)
-        return [] if groups.empty? || placed.empty?
+        return [] if groups.empty?
 
-        sheets = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }.to_set
+        sheets = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }
+        sheets = (sheets + joined(draft, groups).flat_map { |id| draft.sheets_of(id) }).to_set
         groups.select { |group| draft.sheets_of(group.id).any? { |id| sheets.include?(id) } }.map(&:id)
+      end
+
+      # @return [Array<String>] ids of those to which something was joined or is no longer
+      def joined(draft, elements)
+        ends = draft.elements.differences.flat_map { |_, before, after| [before, after].compact.flat_map(&:targets) }.to_set
+        elements.map(&:id).select { |id| ends.include?(id) }
       end
 
       def closed?(placement) = placement ? placement.closed? : false
