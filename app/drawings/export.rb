@@ -50,7 +50,7 @@ module Drawings
     def characters(drawn)
       words = +""
       scanner = StringScanner.new(drawn)
-      (text = scanner.scan(/[^<]+/)) && words << text while scanner.skip_until(/>/)
+      words << scanner.scan(/[^<]*/) while scanner.skip_until(/>/)
       words.codepoints.uniq.pack("U*").chars
     end
 
