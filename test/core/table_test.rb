@@ -23,9 +23,17 @@ class TableTest < Minitest::Test
         [draft, Change::Draft.new(draft), set, set.pin].each do |one|
           assert_equal one.placements.ids_by(:sheet, sheet).length, one.placed_count(sheet)
           assert_equal one.things_on(sheet).map(&:id).sort, one.placed_on(sheet).reject(&:relation?).map(&:id).uniq.sort
-          one.elements.keys(:kind).each { |kind| assert_equal one.of_kind(kind).length, one.elements.count_by(:kind, kind), kind }
+          (one.elements.keys(:kind) + ["none"]).each do |kind|
+            assert_equal one.of_kind(kind).length, one.elements.count_by(:kind, kind), kind
+            assert_equal one.of_kind(kind).any?, one.elements.any_by?(:kind, kind), kind
+          end
         end
       end
     end
+  end
+
+  def test_whatever_a_table_is_looked_at_through_answers_what_it_answers
+    asked = Model::Table.public_instance_methods(false) - %i[put delete]
+    [Model::Overlay, Model::PinnedTable].each { |through| assert_empty asked - through.public_instance_methods(false), through }
   end
 end

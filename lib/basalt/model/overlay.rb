@@ -35,7 +35,7 @@ module Basalt
       end
 
       # (see Table#any_by?)
-      def any_by?(index, key) = ids_by(index, key).any?
+      def any_by?(index, key) = @touched.empty? ? @base.any_by?(index, key) : ids_by(index, key).any?
 
       # (see Table#count_by)
       def count_by(index, key)

@@ -17,6 +17,7 @@ module Basalt
       def size = @latch.synchronize { @kept.size }
       def indexes = @kept.indexes
       def ids_by(index, key) = @latch.synchronize { @kept.ids_by(index, key) }
+      def any_by?(index, key) = @latch.synchronize { @kept.any_by?(index, key) }
       def count_by(index, key) = @latch.synchronize { @kept.count_by(index, key) }
       def by(index, key) = @latch.synchronize { @kept.by(index, key) }
       def keys(index) = @latch.synchronize { @kept.keys(index) }

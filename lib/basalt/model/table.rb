@@ -23,7 +23,6 @@ module Basalt
       def [](id) = @rows[id]
       def each(&) = @rows.each_value(&)
       def size = @rows.size
-      def ids = @rows.keys
       def keys(index) = @found.fetch(index).keys
 
       # @param prefix [String] in small letters
