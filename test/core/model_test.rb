@@ -75,13 +75,10 @@ class ModelTest < Minitest::Test
       overlay = M::Overlay.new(set.elements)
       plain = M::Table.new(set.elements.indexes)
       set.elements.each { |row| plain.put(row) }
-      set
-        .elements
-        .ids
-        .sample(6, random:)
-        .each_with_index do |id, n|
-          [overlay, plain].each { |table| n.even? ? table.delete(id) : table.put(table[id].with(name: "n#{n}")) }
-        end
+      ids = set.elements.each.map(&:id).sample(6, random:)
+      ids.each_with_index do |id, n|
+        [overlay, plain].each { |table| n.even? ? table.delete(id) : table.put(table[id].with(name: "n#{n}")) }
+      end
       %i[kind name target].each do |index|
         plain.keys(index).each { |key| assert_equal plain.ids_by(index, key).sort, overlay.ids_by(index, key).sort }
       end
