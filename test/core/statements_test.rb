@@ -202,7 +202,7 @@ class StatementsTest < Minitest::Test
     { "a\0b" => /binary/, "\xFF\xFE\x00" => /UTF-8/, "x" * 10_000_001 => /larger than 10 MB/ }.each do |bytes, message|
       assert_match message, assert_raises(Basalt::Mistake) { Basalt::Statements::Document.new(bytes) }.message
     end
-    assert_empty model("\uFEFF# only a comment\n\n").elements.ids
+    assert_empty model("\uFEFF# only a comment\n\n").elements.each.to_a
   end
 
   def test_nothing_of_a_refused_text_is_taken
