@@ -10,6 +10,7 @@ require_relative "large"
 require_relative "layout"
 require_relative "clouds"
 require_relative "code"
+require_relative "commands"
 require_relative "interactions"
 require_relative "linking"
 require_relative "lists"
@@ -26,6 +27,17 @@ class Bench
   SIZES = { 50 => [3, 14], 500 => [10, 47], 2000 => [12, 165] }.freeze
   # Sheets of links, one and a half for each thing.
   LINKED = [50, 500, 2000, 5000].freeze
+  # What can be measured by its name alone.
+  ALONE = {
+    "lists" => ListsBench,
+    "cabling" => CablingBench,
+    "racks" => RacksBench,
+    "code" => CodeBench,
+    "commands" => CommandsBench,
+    "interactions" => InteractionsBench,
+    "clouds" => CloudsBench,
+    "linking" => LinkingBench
+  }.freeze
   EDITS = 40
   ROWS = 5000
 
@@ -50,15 +62,9 @@ class Bench
   # Only what is named, where something is.
   def measure
     return if ARGV == ["memory"]
-    return warm_up.then { ListsBench.new(&plain).run } if ARGV == ["lists"]
-    return warm_up.then { CablingBench.new(&plain).run } if ARGV == ["cabling"]
-    return warm_up.then { RacksBench.new(&plain).run } if ARGV == ["racks"]
-    return warm_up.then { CodeBench.new(&plain).run } if ARGV == ["code"]
-    return warm_up.then { InteractionsBench.new(&plain).run } if ARGV == ["interactions"]
-    return warm_up.then { CloudsBench.new(&plain).run } if ARGV == ["clouds"]
-    return warm_up.then { LinkingBench.new(&plain).run } if ARGV == ["linking"]
     return warm_up.then { sheets } if ARGV == ["edits"]
     return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
+    return warm_up.then { ALONE.fetch(ARGV.first).new(&plain).run } if ARGV.any?
 
     puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
     puts format("%-34s %8s %8s %8s %8s", "", "things", "p50", "p95", "cpu p95")
@@ -73,6 +79,7 @@ class Bench
     LinkingBench.new(&plain).run
     InteractionsBench.new(&plain).run
     CloudsBench.new(&plain).run
+    CommandsBench.new(&plain).run
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run
