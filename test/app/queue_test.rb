@@ -17,12 +17,18 @@ class QueueTest < Minitest::Test
   end
 
   def bring
-    @project = session.first
+    @project = new_project
     answer = send_file("#{@project}/intakes", "things.csv", inventory)
     path = URI(answer["location"]).path
     columns = { name: 0, role: 1, subnet: 2, address: 3 }.to_h { |field, column| ["column_#{field}", column] }
     post("#{path}/take", sheet_name: "Things", **columns)
     path
+  end
+
+  def new_project
+    @cookie = get_raw("/projects")["set-cookie"][/\A[^;]+/]
+    @token = JSON.parse(get_raw("/session").body)["token"]
+    URI(post("/projects", name: "Brought in")["location"]).path
   end
 
   def post(path, values)
@@ -39,7 +45,7 @@ class QueueTest < Minitest::Test
   def server = @process
 
   def test_a_task_whose_worker_is_killed_is_taken_up_again_and_done_once
-    start
+    start("--empty")
     path = bring
     eventually { state(path).match?(/value="[1-9]/) }
     assert_equal 0, things
@@ -51,7 +57,7 @@ class QueueTest < Minitest::Test
   end
 
   def test_a_task_goes_on_after_everything_was_killed
-    start
+    start("--empty")
     path = bring
     eventually { state(path).match?(/value="[1-9]/) }
     held = worker
@@ -59,13 +65,13 @@ class QueueTest < Minitest::Test
     Process.wait(@process)
     @process = nil
     eventually { !File.exist?("/proc/#{held}") }
-    start
+    start("--empty")
     eventually { state(path).include?("#{ROWS} rows taken") }
     assert_operator things, :>, 0
   end
 
   def test_a_task_that_is_stopped_leaves_nothing
-    start
+    start("--empty")
     path = bring
     eventually { state(path).match?(/value="[1-9]/) }
     post("#{path}/cancel", {})
@@ -75,7 +81,7 @@ class QueueTest < Minitest::Test
   end
 
   def test_one_more_process_works_the_queue
-    start
+    start("--empty")
     out = IO.popen([@environment, Started::BASALT, "work", { err: %i[child out] }])
     assert_match(/works the queue/, Timeout.timeout(Started::PATIENCE) { out.gets })
     path = bring

@@ -31,9 +31,9 @@ visit.call(base).scan(%r{href="(#{base}/[^"#]*)"}).flatten.uniq.each { |path| vi
 set = Store::Snapshot.read(project.id)
 set.sheet_list.each do |sheet|
   path = "#{base}/sheets/#{sheet.id}"
-  inner = visit.call(path).scan(/href="(#{path}[^"#]*)"/).flatten.uniq.grep_v(/export\.(png|jpg)/)
+  inner = visit.call(path).scan(/href="(#{path}[^"#]*)"/).flatten.uniq.grep_v(/export\./)
   inner.each { |address| visit.call(address.gsub("&amp;", "&")) }
-  set.things_on(sheet.id).first(4).each { |thing| visit.call("#{path}/facts/#{thing.id}") }
+  set.things_on(sheet.id).first(2).each { |thing| visit.call("#{path}/facts/#{thing.id}") }
   %w[undo redo tidy].each { |act| browser.post("#{path}/#{act}", { token: }, "HTTP_HX_REQUEST" => "true") }
   abort "#{path}: #{browser.last_response.status}" unless browser.last_response.ok?
   visit.call("#{path}/findings")
