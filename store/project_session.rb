@@ -35,6 +35,8 @@ module Store
     # Elements and placements of all projects that are held, about 4 kB each.
     MOST_ELEMENTS = 250_000
     MOST_GHOSTS = 60
+    # Sheets of which it is kept what stands where, some MB for a large one.
+    MOST_READY = 24
     MOST_TRIES = 5
     # Seconds.
     MOMENT = 0.25
@@ -159,7 +161,7 @@ module Store
       return unless @turn.try
 
       begin
-        @spatial_indexes[sheet_id] ||= Basalt::Drawing::SpatialIndex.new(set, sheet_id) if set && set.sheets[sheet_id]
+        next_to_act(sheet_id) if set && set.sheets[sheet_id]
       ensure
         @turn.leave
       end
@@ -217,6 +219,12 @@ module Store
     private
 
     attr_reader :set
+
+    # What was made ready longest ago is let go of, and worked out again should it be needed.
+    def next_to_act(sheet_id)
+      @spatial_indexes[sheet_id] = @spatial_indexes.delete(sheet_id) || Basalt::Drawing::SpatialIndex.new(set, sheet_id)
+      @spatial_indexes.shift while @spatial_indexes.length > MOST_READY
+    end
 
     # Finds places in a draft that is not kept, while nobody acts.
     #

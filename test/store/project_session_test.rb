@@ -270,6 +270,20 @@ class ProjectSessionTest < Minitest::Test
       end
   end
 
+  def test_of_many_sheets_that_were_shown_the_latest_are_ready
+    project = project(Array.new(30) { |n| "sheet Sheet #{n}: logical network\nserver s#{n}" }.join("\n"))
+    session = Store::ProjectSession.for(project.id)
+    sheets = session.open { |view| view.set.sheet_list.map(&:id) }
+    usual = Basalt::Drawing::SpatialIndex.method(:new)
+    worked_out = []
+    Basalt::Drawing::SpatialIndex.stub(:new, ->(set, id) { usual.call(set, id).tap { worked_out << id } }) do
+      sheets.each { |id| session.make_ready(id) }
+      worked_out.clear
+      [sheets.last, sheets.first, sheets.last].each { |id| session.make_ready(id) }
+    end
+    assert_equal [sheets.first], worked_out
+  end
+
   def test_a_project_is_reached_only_through_its_own_id
     project = project(TEXT)
     other = project("project O\nsheet S: logical network\nserver z", name: "O")
