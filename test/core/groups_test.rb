@@ -93,7 +93,7 @@ class GroupsTest < Minitest::Test
       8.times do
         before = drawn(set)
         draft = Change::Draft.new(set, ids: -> { SecureRandom.uuid })
-        toggle(draft, "t#{random.rand(14)}", %w[Red Green Blue].sample(random:))
+        act(draft, "t#{random.rand(14)}", random)
         Drawing::Arranger.new(draft, sheet(set)).follow
         affected = Drawing::Affected.by(draft)
         set.advance(draft.effect)
@@ -103,6 +103,14 @@ class GroupsTest < Minitest::Test
   end
 
   def drawn(set) = Drawing::Scene.new(set, sheet(set)).items.filter_map { |item| [item.element_id, item.shapes] if item.element_id }.to_set
+
+  def act(draft, name, random)
+    case random.rand(4)
+    when 0 then Statements::Document.new("#{name} in North").into(draft, sheet_id: sheet(draft))
+    when 1 then draft.apply(Change::Set.new(id: draft.named(name).first.id, fact: "container", value: nil))
+    else toggle(draft, name, %w[Red Green Blue].sample(random:))
+    end
+  end
 
   def toggle(draft, name, group)
     member, group = [name, group].map { |one| draft.named(one).first }

@@ -98,15 +98,15 @@ module Basalt
         joined.select { |id| draft.sheets_of(id).any? { |sheet_id| telling.include?(sheet_id) } }
       end
 
-      # What is drawn around others follows whatever was moved on its sheets, and whatever came to another such or went from it:
-      # what they have in common tells how wide they are.
+      # What is drawn around others follows whatever was moved on its sheets or put into something else, and whatever came to
+      # another such or went from it: what they have in common tells how wide they are.
       def outlines(draft)
         kinds = Model::Catalogue.outlines
         groups = kinds.empty? ? [] : draft.of_kind(*kinds)
         return [] if groups.empty?
 
         sheets = draft.placements.differences.map { |_, before, after| (after || before).sheet_id }
-        sheets = (sheets + joined(draft, groups).flat_map { |id| draft.sheets_of(id) }).to_set
+        sheets = (sheets + (joined(draft, groups) + contained(draft)).flat_map { |id| draft.sheets_of(id) }).to_set
         groups.select { |group| draft.sheets_of(group.id).any? { |id| sheets.include?(id) } }.map(&:id)
       end
 
@@ -114,6 +114,11 @@ module Basalt
       def joined(draft, elements)
         ends = draft.elements.differences.flat_map { |_, before, after| [before, after].compact.flat_map(&:targets) }.to_set
         elements.map(&:id).select { |id| ends.include?(id) }
+      end
+
+      # @return [Array<String>] ids of what is in something else than before
+      def contained(draft)
+        draft.elements.differences.filter_map { |id, before, after| id if before && after && before.container_id != after.container_id }
       end
 
       def closed?(placement) = placement ? placement.closed? : false
