@@ -8,16 +8,15 @@ require "open3"
 require "tmpdir"
 
 class TestRun
-  # The storeys, those first that take longest, and into how many shares each is parted. Three lanes run side by side, each on a
-  # database of its own, and take the next share as soon as they are through with one. They are more than a machine's two cores,
-  # since whoever types in a browser mostly waits.
+  # The storeys, those first that take longest, and into how many shares each is parted. Two lanes run side by side, each on a
+  # database of its own, and take the next share as soon as they are through with one.
   STOREYS = {
     "browser" => ["test/browser", 4],
     "application" => ["test/app", 3],
     "core" => ["test/core", 2],
     "store" => ["test/store", 2]
   }.freeze
-  LANES = 3
+  LANES = 2
 
   def initialize(files)
     @files = files

@@ -17,7 +17,7 @@ module Basalt
             .flat_map { |placed| [placed.element_id, placed.key] }
         placed +=
           draft.placements.differences.flat_map do |_, before, after|
-            closed?(before) == closed?(after) ? [] : inside(draft, (after || before).element_id)
+            holds_otherwise?(before, after) ? inside(draft, (after || before).element_id) : []
           end
         symbols =
           draft.elements.differences.flat_map do |_, before, after|
@@ -39,7 +39,7 @@ module Basalt
       def changed(draft)
         return [] if draft.placements.size.zero?
 
-        draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) }.uniq
+        (draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) } + told(draft)).uniq
       end
 
       # Sheets whose symbols stand for what is in them: those of what was altered, and the lines that are drawn together with it.
@@ -47,8 +47,42 @@ module Basalt
         sheets = draft.sheets_with(:gathers?)
         return [] if sheets.empty?
 
-        altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
-        sheets.flat_map { |sheet| [draft.base, draft].flat_map { |set| gathered_on(set, sheet.id, altered) } }
+        altered = altered(draft)
+        sheets.flat_map do |sheet|
+          [draft.base, draft].flat_map { |set| gathered_on(set, sheet.id, altered) } + gathered_otherwise(draft, sheet)
+        end
+      end
+
+      # Where something is gathered in another place than before, or one of the places has another name, the lines between them do not
+      # lead between the same any more.
+      def gathered_otherwise(draft, sheet)
+        known = draft.elements.differences.flat_map { |id, before, after| [id, *before&.targets, *after&.targets] }.uniq
+        pairs = known.map { |id| [draft.base.element(id), draft.element(id)] }.select(&:all?)
+        return [] unless came_or_went?(draft, sheet) || pairs.any? { |before, after| placed_otherwise?(draft, sheet, before, after) }
+
+        [draft.base, draft].flat_map { |set| set.placements_on(sheet.id).map(&:key) }.uniq
+      end
+
+      def came_or_went?(draft, sheet)
+        draft.placements.differences.any? { |_, before, after| (before.nil? || after.nil?) && (after || before).sheet_id == sheet.id }
+      end
+
+      def placed_otherwise?(draft, sheet, before, after)
+        return true if before.name != after.name && draft.shown?(sheet.id, after.id)
+
+        sheet.notation.holder(draft.base, before) != sheet.notation.holder(draft, after)
+      end
+
+      # @return [Array<Model::Element>] what is altered, as it was and as it is
+      def altered(draft) = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
+
+      # What tells of something that it is not joined to, as its notation knows.
+      def told(draft)
+        notations = draft.sheets_with(:tells_of_others?).map(&:notation).uniq
+        return [] if notations.empty?
+
+        altered = altered(draft)
+        notations.flat_map { |notation| [draft.base, draft].flat_map { |set| altered.flat_map { |one| notation.tellers(set, one) } } }
       end
 
       def gathered_on(set, sheet_id, altered)
@@ -81,8 +115,9 @@ module Basalt
         sheets = (draft.sheets_with(:together?) + draft.sheets_with(:telling)).uniq(&:id)
         return [] if sheets.empty?
 
-        altered = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
-        shown = altered.flat_map { |element| [element.id, *element.targets] }.uniq.flat_map { |id| draft.sheets_of(id) }.to_set
+        altered = altered(draft)
+        near = altered.flat_map { |element| [element.id, *element.targets] }.uniq
+        shown = near.flat_map { |id| draft.sheets_of(id) | draft.base.sheets_of(id) }.to_set
         followed = sheets.select { |sheet| follows?(sheet, shown, altered.map(&:kind)) }
         followed.flat_map { |sheet| draft.things_on(sheet.id).map(&:id) } + tellers(draft, ids, sheets)
       end
@@ -123,6 +158,9 @@ module Basalt
 
       def closed?(placement) = placement ? placement.closed? : false
 
+      # What comes, goes, is closed or opened is not drawn around others as it was.
+      def holds_otherwise?(before, after) = before.nil? || after.nil? || before.closed? != after.closed?
+
       # What a boundary contains, and the lines of it.
       def inside(set, id)
         set.contents_within(id).flat_map { |inner| [inner.id, *set.relations_of(inner.id).map(&:id)] }
@@ -141,21 +179,32 @@ module Basalt
         set.of_kind(before.kind).flat_map { |other| [other.id, *other.targets] }.uniq
       end
 
-      # The element, its owner, what it joins and what is joined to it.
+      # The element, its owner and whose part that is, what it joins and what is joined to it.
       def of_element(set, element)
         [element.id, element.owner_id, element.container_id, *element.targets].compact
           .flat_map { |id| [id, *near(set, id, element)] }
+          .push(*outer(set, element.owner_id))
           .uniq
+      end
+
+      # @return [Array<String>] ids of what a part is part of, outwards
+      def outer(set, id)
+        found = []
+        found << id while (id = id && set.element(id)&.owner_id) && !found.include?(id)
+        found
       end
 
       # The lines of a thing say what the thing says: a subnet's prefix is in every label.
       def near(set, id, element)
-        return set.relations_of(id).map(&:id) if id == element.id && !element.relation?
+        return at_parts(set, id) if id == element.id && !element.relation?
 
         return set.relations_of(id).map(&:id) if shared?(element)
 
         element.relation? && id == least_joined(set, element) ? alike(set, id, element) : []
       end
+
+      # @return [Array<String>] ids of the lines of a thing and of its parts, which tell whose they are
+      def at_parts(set, id) = [id, *set.parts_within(id).map(&:id)].flat_map { |one| set.relations_of(one).map(&:id) }
 
       # Another relation between the same things may be drawn with it, or in its place; it is found from either of them.
       def alike(set, id, relation)

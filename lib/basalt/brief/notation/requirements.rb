@@ -25,6 +25,10 @@ module Basalt
         def legend = [["met", :text, "+", :met], ["met by nothing", :text, "–", :unmet]]
         def marks(set, requirement) = [set.relations_of(requirement.id, "meets").any? ? :met : :unmet]
 
+        # A card names what meets it.
+        def tells_of_others? = true
+        def tellers(set, element) = set.relations_of(element.id, "meets").map { |one| one.target("requirement") }
+
         def computed(set, requirement)
           names = Coverage.new(set).met_by(requirement.id).map { |thing| thing.name || thing.kind }
           [["met by", names.empty? ? "nothing" : English.list(names.first(6))]]

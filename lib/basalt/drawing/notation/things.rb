@@ -21,6 +21,13 @@ module Basalt
         # @return [Array<String>] kinds that stand on no sheet and tell how all symbols are drawn
         def telling = []
 
+        # @return [Boolean] whether something tells of what it is not joined to by a line that is drawn
+        def tells_of_others? = false
+
+        # @param _element [Model::Element] that is altered
+        # @return [Array<String>] ids of what tells of it, where something does
+        def tellers(_set, _element) = []
+
         # @return [Boolean] whether somebody may give a thing a size
         def sizable?(_thing) = false
 

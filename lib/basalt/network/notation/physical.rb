@@ -82,6 +82,13 @@ module Basalt
           [pen(element), *(:undecided if open), *(:border if borders(set, element).any?)]
         end
 
+        # Whose a unit is shows at its cables.
+        def tells_of_others? = true
+
+        def tellers(set, element)
+          element.kind == "ownership" ? set.relations_of(element.target("owned"), "link").map(&:id) : []
+        end
+
         # @return [Array<Symbol>] at which end of a cable somebody else's side begins: +:first+, +:last+
         def borders(set, cable)
           sides = cable.ends.values_at(0, -1).map { |one| side(set, one.target_id) }

@@ -53,6 +53,15 @@ module Basalt
         def line_shapes(_set, flow, route, _labels) = super + Drawing::LineEnds::Arrow.shape(route)
         def pen(flow) = flow["state"] == "planned" || flow.assumed ? :planned_line : :line
 
+        # The number of a process is its place among the others.
+        def tells_of_others? = true
+
+        def tellers(set, element)
+          return [] unless element.kind == "process"
+
+          Levels.children(set, element.container_id).flat_map { |one| Levels.tree(set, one.id) }.map(&:id)
+        end
+
         def computed(set, thing) = thing.kind == "process" ? [["number", Levels.number(set, thing) || "none"]] : super
         def computed_headings(kind) = kind == "process" ? ["number"] : super
 
