@@ -82,7 +82,7 @@ module Basalt
         return [] if notations.empty?
 
         altered = altered(draft)
-        notations.flat_map { |notation| [draft.base, draft].flat_map { |set| altered.flat_map { |one| notation.tellers(set, one) } } }
+        notations.flat_map { |notation| [draft.base, draft].flat_map { |set| notation.tellers(set, altered) } }
       end
 
       def gathered_on(set, sheet_id, altered)

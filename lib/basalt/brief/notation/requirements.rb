@@ -27,7 +27,9 @@ module Basalt
 
         # A card names what meets it.
         def tells_of_others? = true
-        def tellers(set, element) = set.relations_of(element.id, "meets").map { |one| one.target("requirement") }
+
+        def tellers(set, altered) =
+          altered.map(&:id).uniq.flat_map { |id| set.relations_of(id, "meets").map { |one| one.target("requirement") } }
 
         def computed(set, requirement)
           names = Coverage.new(set).met_by(requirement.id).map { |thing| thing.name || thing.kind }

@@ -24,9 +24,9 @@ module Basalt
         # @return [Boolean] whether something tells of what it is not joined to by a line that is drawn
         def tells_of_others? = false
 
-        # @param _element [Model::Element] that is altered
-        # @return [Array<String>] ids of what tells of it, where something does
-        def tellers(_set, _element) = []
+        # @param _altered [Array<Model::Element>]
+        # @return [Array<String>] ids of what tells of these
+        def tellers(_set, _altered) = []
 
         # @return [Boolean] whether somebody may give a thing a size
         def sizable?(_thing) = false

@@ -85,8 +85,9 @@ module Basalt
         # Whose a unit is shows at its cables.
         def tells_of_others? = true
 
-        def tellers(set, element)
-          element.kind == "ownership" ? set.relations_of(element.target("owned"), "link").map(&:id) : []
+        def tellers(set, altered)
+          owned = altered.select { |one| one.kind == "ownership" }.map { |one| one.target("owned") }
+          owned.uniq.flat_map { |id| set.relations_of(id, "link").map(&:id) }
         end
 
         # @return [Array<Symbol>] at which end of a cable somebody else's side begins: +:first+, +:last+

@@ -56,10 +56,9 @@ module Basalt
         # The number of a process is its place among the others.
         def tells_of_others? = true
 
-        def tellers(set, element)
-          return [] unless element.kind == "process"
-
-          Levels.children(set, element.container_id).flat_map { |one| Levels.tree(set, one.id) }.map(&:id)
+        def tellers(set, altered)
+          levels = altered.select { |one| one.kind == "process" }.map(&:container_id).uniq
+          levels.flat_map { |id| Levels.children(set, id) }.uniq(&:id).flat_map { |one| Levels.tree(set, one.id) }.map(&:id)
         end
 
         def computed(set, thing) = thing.kind == "process" ? [["number", Levels.number(set, thing) || "none"]] : super
