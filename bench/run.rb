@@ -64,7 +64,7 @@ class Bench
     return if ARGV == ["memory"]
     return warm_up.then { sheets } if ARGV == ["edits"]
     return warm_up.then { LargeBench.new(@url, &plain).run } if ARGV == ["large"]
-    return warm_up.then { ALONE.fetch(ARGV.first).new(&plain).run } if ARGV.any?
+    return alone(ARGV.first) if ARGV.any?
 
     puts "Ruby #{RUBY_VERSION}#{" with YJIT" if defined?(RubyVM::YJIT) && RubyVM::YJIT.enabled?}; times in ms"
     puts format("%-34s %8s %8s %8s %8s", "", "things", "p50", "p95", "cpu p95")
@@ -84,6 +84,12 @@ class Bench
     GrowthBench.new.run
     LayoutBench.new.run
     LargeBench.new(@url, &plain).run
+  end
+
+  def alone(name)
+    bench = ALONE[name] or abort("What can be measured alone: #{[*ALONE.keys, "edits", "large", "memory"].sort.join(", ")}")
+    warm_up
+    bench.new(&plain).run
   end
 
   def sheets = SIZES.each { |size, (subnets, hosts)| sheet(size, GeneratedNetwork.new(7, subnets:, things: hosts).text) }

@@ -59,7 +59,8 @@ module Basalt
         def leading_slots(kind)
           @leading_slots ||=
             Hash.new do |table, name|
-              table[name] = qualities(name).map { |quality| quality.nodes.first }.grep(Pattern::Slot).map(&:slot).uniq.map { |slot| Slots.fetch(slot) }
+              slots = qualities(name).map { |quality| quality.nodes.first }.grep(Pattern::Slot).map(&:slot)
+              table[name] = slots.uniq.map { |slot| Slots.fetch(slot) }
             end
           @leading_slots[kind]
         end
