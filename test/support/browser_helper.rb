@@ -8,6 +8,9 @@ require "axe/matchers/be_axe_clean"
 require "puma"
 require "tmpdir"
 
+# A page is looked at where it stands: otherwise the findings are put together in a second window, which has to open within a second.
+Axe::Configuration.instance.legacy_mode = true
+
 # What belonged to a page that is being left is looked for again, whatever the browser calls that.
 class ChromiumDriver < Capybara::Selenium::Driver
   def invalid_element_errors = super | [Selenium::WebDriver::Error::UnknownError]
@@ -24,6 +27,13 @@ Capybara.register_driver(:chromium) do |app|
     --disable-component-update
     --force-prefers-reduced-motion
     --disable-sync
+    --disable-extensions
+    --disable-component-extensions-with-background-pages
+    --disable-default-apps
+    --disable-breakpad
+    --disable-site-isolation-trials
+    --renderer-process-limit=1
+    --disable-features=SpareRendererForSitePerProcess,BackForwardCache,Translate,OptimizationHints,MediaRouter,PaintHolding
     --window-size=1280,800
     --hide-scrollbars
     --force-device-scale-factor=1
