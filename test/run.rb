@@ -16,7 +16,7 @@ class TestRun
     "core" => ["test/core", 2],
     "store" => ["test/store", 2]
   }.freeze
-  LANES = 2
+  LANES = 3
 
   def initialize(files)
     @files = files

@@ -119,7 +119,7 @@ module Basalt
         near = altered.flat_map { |element| [element.id, *element.targets] }.uniq
         shown = near.flat_map { |id| draft.sheets_of(id) | draft.base.sheets_of(id) }.to_set
         followed = sheets.select { |sheet| follows?(sheet, shown, altered.map(&:kind)) }
-        followed.flat_map { |sheet| draft.things_on(sheet.id).map(&:id) } + tellers(draft, ids, sheets)
+        followed.flat_map { |sheet| draft.things_on(sheet.id).map(&:id) } + joined_to(draft, ids, sheets)
       end
 
       def follows?(sheet, shown, kinds)
@@ -127,7 +127,7 @@ module Basalt
       end
 
       # What is joined to an altered thing, on sheets whose symbols tell of that.
-      def tellers(draft, ids, sheets)
+      def joined_to(draft, ids, sheets)
         telling = sheets.select { |sheet| sheet.notation.together? }.to_set(&:id)
         joined = ids.filter_map { |id| draft.element(id) }.flat_map(&:targets).uniq
         joined.select { |id| draft.sheets_of(id).any? { |sheet_id| telling.include?(sheet_id) } }
