@@ -10,6 +10,9 @@ module Basalt
       def of_kind(*kinds) = kinds.flat_map { |kind| elements.by(:kind, kind) }.sort_by(&:ordinal)
       def named(name) = in_order(elements.by(:name, name))
 
+      # @return [Boolean] whether the word is the first of several that some element is called by
+      def opens_name?(word) = elements.any_by?(:opening, word)
+
       # @return [Array<Element>] relations that have an end at the element, in order of making
       def relations_of(id, *kinds)
         found = elements.by(:target, id)

@@ -15,6 +15,8 @@ module Basalt
                     indexes: {
                       kind: :kind.to_proc,
                       name: :name.to_proc,
+                      # The first word of a name of several.
+                      opening: ->(e) { e.name[/\A[^ ]+/] if e.name&.include?(" ") },
                       target: ->(e) { e.ends.map(&:target_id).uniq if e.relation? },
                       owner: :owner_id.to_proc,
                       fact: ->(e) { e.indexed },

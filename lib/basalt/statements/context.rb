@@ -48,7 +48,9 @@ module Basalt
         return found if found.empty?
 
         found = found.select { |element| kinds.include?(element.kind) && (noun.nil? || element.noun == noun) }
-        here = sheet_id ? found.select { |element| draft.shown?(sheet_id, element.id) } : []
+        return found if found.length < 2 || sheet_id.nil?
+
+        here = found.select { |element| draft.shown?(sheet_id, element.id) }
         here.any? ? here : found
       end
 

@@ -72,7 +72,7 @@ module Basalt
       def names_at(matcher, at)
         token = matcher.token(at)
         return [] unless token
-        return [[token.text, at + 1]] if token.quoted?
+        return [[token.text, at + 1]] if token.quoted? || (token.word? && !matcher.context.draft.opens_name?(token.text))
 
         words = matcher.tokens[at, WORDS].take_while(&:word?).map(&:text)
         runs(words, at)
