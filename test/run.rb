@@ -8,7 +8,7 @@ require "open3"
 require "tmpdir"
 
 class TestRun
-  # The storeys, those first that take longest, and into how many shares each is parted. Two lanes run side by side, each on a
+  # The storeys, those first that take longest, and into how many shares each is parted. Three lanes run side by side, each on a
   # database of its own, and take the next share as soon as they are through with one.
   STOREYS = {
     "browser" => ["test/browser", 4],

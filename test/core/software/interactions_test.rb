@@ -8,6 +8,7 @@ class InteractionsTest < Minitest::Test
   include CoreHelper
 
   Interactions = Basalt::Software::Interactions
+  Drawing = Basalt::Drawing
   SHEET = "Talk"
 
   def talk(*lines, **options) = model(["sheet #{SHEET}: sequence", *lines].join("\n"), **options)
@@ -255,6 +256,24 @@ class InteractionsTest < Minitest::Test
     draft.apply(Change::Remove.new(id: set.of_kind("operand").last.id))
     Basalt::Families.settle(draft)
     assert_equal %w[1 2 4], course(draft).messages.map(&:name)
+  end
+
+  def test_whoever_goes_what_is_left_can_be_drawn
+    10.times do |seed|
+      set = generated(seed)
+      draft = draft(set)
+      random = Random.new(seed)
+      until (left = course(draft).participants).empty?
+        # What two of them said goes with either.
+        gone = left.sample(random:).id
+        course(draft).messages.select { |one| one.endpoints.include?(gone) }.each { |one| draft.apply(Change::Remove.new(id: one.id)) }
+        draft.apply(Change::Remove.new(id: gone))
+        Basalt::Families.settle(draft)
+        Drawing::Arranger.new(draft, sheet(draft).id).tidy
+        scene = Drawing::Scene.new(draft, sheet(draft).id)
+        assert_includes Drawing::SVG.document(scene, description: ""), "</svg>", seed
+      end
+    end
   end
 
   def test_the_interaction_goes_with_its_last_sheet

@@ -36,10 +36,12 @@ module Basalt
 
         # @return [Array<Integer>] the middle of each lifeline, px
         def middles
-          @middles ||= @gaps.first(@heads.length - 1).reduce([[@left, (@heads.first || 0) / 2].max]) { |found, gap|
+          return [] if @heads.empty?
+
+          @middles ||= @gaps.first(@heads.length - 1).reduce([[@left, @heads.first / 2].max]) { |found, gap|
             found << (found.last + gap)
           }
-            .map(&:round).first(@heads.length)
+            .map(&:round)
         end
 
         # @return [Numeric] of the right edge of all
@@ -48,8 +50,10 @@ module Basalt
         # @return [Integer, nil]
         def place(participant_id) = @order[participant_id]
 
+        # An empty fragment may be left where nobody takes part any more.
+        #
         # @return [Hash{String => Array(Numeric, Numeric)}] by fragment, its left and right edge, px
-        def frames = @frames.transform_values { |first, last, left, right| [middles[first] - left, middles[last] + right] }
+        def frames = @frames.transform_values { |first, last, left, right| [(middles[first] || @left) - left, (middles[last] || @left) + right] }
 
         # @param other [SequenceColumns] of the same items
         # @return [Boolean] whether everything stands as far to the right there
