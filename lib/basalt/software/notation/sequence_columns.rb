@@ -53,7 +53,9 @@ module Basalt
         # An empty fragment may be left where nobody takes part any more.
         #
         # @return [Hash{String => Array(Numeric, Numeric)}] by fragment, its left and right edge, px
-        def frames = @frames.transform_values { |first, last, left, right| [(middles[first] || @left) - left, (middles[last] || @left) + right] }
+        def frames
+          @frames.transform_values { |first, last, left, right| [(middles[first] || @left) - left, (middles[last] || @left) + right] }
+        end
 
         # @param other [SequenceColumns] of the same items
         # @return [Boolean] whether everything stands as far to the right there
