@@ -9,7 +9,8 @@ require "tmpdir"
 
 class TestRun
   # The storeys, those first that take longest, and into how many shares each is parted. Three lanes run side by side, each on a
-  # database of its own, and take the next share as soon as they are through with one.
+  # database of its own, and take the next share as soon as they are through with one. They are more than a machine's two cores,
+  # since whoever types in a browser mostly waits.
   STOREYS = {
     "browser" => ["test/browser", 4],
     "application" => ["test/app", 3],

@@ -206,4 +206,12 @@ class RequestsTest < Minitest::Test
     Store::Snapshot.stub(:read, broken) { get @path }
     refused(/database cannot be reached/, 503)
   end
+
+  def test_whoever_looks_waits_for_a_database_that_comes_back_and_whoever_acts_is_told
+    { "GET" => 200, "POST" => 503 }.each do |verb, expected|
+      answers = [503, 200]
+      guard = Web::RequestGuard.new(->(_) { [answers.shift, {}, []] }, "")
+      assert_equal expected, guard.call(Rack::MockRequest.env_for("/projects", method: verb)).first, verb
+    end
+  end
 end

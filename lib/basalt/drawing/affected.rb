@@ -39,7 +39,7 @@ module Basalt
       def changed(draft)
         return [] if draft.placements.size.zero?
 
-        (draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) } + told(draft)).uniq
+        (draft.elements.differences.flat_map { |_, before, after| of_difference(draft, before, after) } + tellers(draft)).uniq
       end
 
       # Sheets whose symbols stand for what is in them: those of what was altered, and the lines that are drawn together with it.
@@ -76,8 +76,8 @@ module Basalt
       # @return [Array<Model::Element>] what is altered, as it was and as it is
       def altered(draft) = draft.elements.differences.flat_map { |_, before, after| [before, after].compact }
 
-      # What tells of something that it is not joined to, as its notation knows.
-      def told(draft)
+      # @return [Array<String>] ids of what tells of something altered that it is not joined to, as its notation knows
+      def tellers(draft)
         notations = draft.sheets_with(:tells_of_others?).map(&:notation).uniq
         return [] if notations.empty?
 

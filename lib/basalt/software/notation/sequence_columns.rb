@@ -50,12 +50,13 @@ module Basalt
         # @return [Integer, nil]
         def place(participant_id) = @order[participant_id]
 
-        # An empty fragment may be left where nobody takes part any more.
+        # An empty fragment may be left where nobody takes part any more: it stands where the first lifeline would.
         #
+        # @return [Numeric] the middle of the lifeline at that place, px
+        def middle(place) = middles[place] || @left
+
         # @return [Hash{String => Array(Numeric, Numeric)}] by fragment, its left and right edge, px
-        def frames
-          @frames.transform_values { |first, last, left, right| [(middles[first] || @left) - left, (middles[last] || @left) + right] }
-        end
+        def frames = @frames.transform_values { |first, last, left, right| [middle(first) - left, middle(last) + right] }
 
         # @param other [SequenceColumns] of the same items
         # @return [Boolean] whether everything stands as far to the right there

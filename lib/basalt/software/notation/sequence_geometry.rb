@@ -193,7 +193,7 @@ module Basalt
         # Where conditions begin: to the right of the first lifeline, and of the bars that may lie on it.
         def guards(id)
           left, = @columns.frames.fetch(id, [0, 0])
-          first = middles.values.find { |middle| middle > left } || left
+          first = middles.values.find { |middle| middle > left } || @columns.middle(0)
           first + (2 * BAR) + 8
         end
 
