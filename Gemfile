@@ -2,6 +2,7 @@
 
 source "https://rubygems.org"
 
+gem "bootsnap", "~> 1.18", require: false
 gem "zeitwerk", "~> 2.6"
 
 gem "erubi", "~> 1.13"

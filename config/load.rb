@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-# Where the gems lie was written down when they were installed; Bundler works it out anew where that was not handed over.
-require ENV.fetch("GEM_PLACES", "bundler/setup")
+require_relative "gems"
 require_relative "../lib/basalt"
 
 # Keeping: what stands in the database.
