@@ -6,11 +6,7 @@ module Basalt
     class Reaching
       # +id+ is of a thing, nil for a part of the internet, which +block+ names (nil for all that no rule names); +sort+ is +:declared+,
       # +:rules+ or +:wide+; +traffic+ a Reach::Traffic, +connection_id+ of what declares it.
-      Entry = Value.of(:id, :block, :sort, :traffic, :connection_id) do
-        def initialize(id: nil, block: nil, connection_id: nil, **rest)
-          super
-        end
-      end
+      Entry = Value.of(:id, :block, :sort, :traffic, :connection_id)
 
       # @param set [Model::WorkingSet, Model::PinnedSet, Change::Draft]
       # @param scape [ModelLandscape]

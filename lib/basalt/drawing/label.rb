@@ -6,12 +6,8 @@ module Basalt
     # draws it in a shape of its own: it answers +width+, +height+ and +shapes+ around a middle. +out+ is how far the sign reaches that
     # the line has at that end, px.
     Label =
-      Value.of(:role, :text, :style, :figure, :out) do
+      Value.of(:role, :text, :figure, style: :label, out: 0) do
         self::HEIGHT = 16
-
-        def initialize(style: :label, out: 0, **rest)
-          super(style:, out:, **rest)
-        end
 
         def width = figure ? figure.width : Pens.width(text, style) + 8
         def height = figure ? figure.height : self.class::HEIGHT

@@ -68,13 +68,9 @@ module Basalt
       def place_labels(line_id, found, points, ends, first: nil)
         this = found.one?
         found.each_with_object({}) do |label, places|
-          place =
-            place_label(
-              line_id,
-              label,
-              [*([first] if label.role == "middle" && first), *candidates(label, points, ends, this)],
-              points
-            ) or next
+          from = candidates(label, points, ends, this)
+          from = [first].each + from if first && label.role == "middle"
+          place = place_label(line_id, label, from, points) or next
           places[label.role] = place.map { |number| number.round(1) }
           labels.add(line_id, Layout::Box.at(*place, label.width, label.height))
         end
@@ -156,21 +152,22 @@ module Basalt
       def candidates(label, points, ends, alone)
         case label.role
         when ends.first
-          middle_first(points, alone) + Layout::LabelPlaces.near_end(points, label.width, label.height, label.out)
+          at_end(label, points, points, alone)
         when ends.last
-          middle_first(points, alone) + Layout::LabelPlaces.near_end(points.reverse, label.width, label.height, label.out)
+          at_end(label, points, points.reverse, alone)
         else
           label.figure ? Layout::LabelPlaces.along(points) : Layout::LabelPlaces.in_middle(points, label.width, label.height)
         end
       end
 
       # The only label of a short straight line stands in its middle.
-      def middle_first(points, alone)
-        if alone && points.length == 2 && Layout::Polyline.length(points) < 100
-          [Layout::LabelPlaces.at(points, Layout::Polyline.length(points) / 2.0)]
-        else
-          []
-        end
+      #
+      # @param from [Array] the line from the label's end on
+      def at_end(label, points, from, alone)
+        near = Layout::LabelPlaces.near_end(from, label.width, label.height, label.out)
+        return near unless alone && points.length == 2 && Layout::Polyline.length(points) < 100
+
+        [Layout::LabelPlaces.at(points, Layout::Polyline.length(points) / 2.0)].each + near
       end
     end
   end

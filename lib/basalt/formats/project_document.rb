@@ -20,7 +20,7 @@ module Basalt
       end
 
       # What the document holds beside the model, as plain hashes.
-      Extras = Value.of(:journal, :images, :texts) { def initialize(journal: [], images: [], texts: []) = super }
+      Extras = Value.of(journal: [], images: [], texts: [])
 
       class << self
         # @param set [Model::WorkingSet, Change::Draft]

@@ -4,7 +4,10 @@ module Basalt
   module Layout
     # An upright rectangle on the sheet, in px; +x+ and +y+ are its top left corner.
     class Box
-      def initialize(x:, y:, w:, h:)
+      # Named by whoever makes one; very many are made, and handing the names on would take longer than all else.
+      def self.new(x:, y:, w:, h:) = super(x, y, w, h)
+
+      def initialize(x, y, w, h)
         @x = x
         @y = y
         @w = w
@@ -31,9 +34,11 @@ module Basalt
 
       # @return [Box] covering a straight segment
       def self.along(one, other)
-        xs = [one[0], other[0]].minmax
-        ys = [one[1], other[1]].minmax
-        new(x: xs[0], y: ys[0], w: xs[1] - xs[0], h: ys[1] - ys[0])
+        x, right = one[0], other[0]
+        x, right = right, x if right < x
+        y, bottom = one[1], other[1]
+        y, bottom = bottom, y if bottom < y
+        new(x:, y:, w: right - x, h: bottom - y)
       end
 
       def cx = x + (w / 2.0)

@@ -6,11 +6,7 @@ module Basalt
     # end, and +middle+ what one in the middle needs. +from_port+ and +to_port+, where given, are
     # how far from the left edge of its node each end is, px. +lane+, where given, is the width and height of
     # a label that is to have a lane of its own between the levels, where no other line runs.
-    Edge = Value.of(:id, :from, :to, :from_room, :to_room, :middle, :from_port, :to_port, :lane) do
-      def initialize(from_room: 0, to_room: 0, middle: 0, **rest)
-        super(from_room:, to_room:, middle:, **rest)
-      end
-
+    Edge = Value.of(:id, :from, :to, :from_port, :to_port, :lane, from_room: 0, to_room: 0, middle: 0) do
       # @return [Numeric, nil]
       def port(node_id) = node_id == from ? from_port : to_port
       def room(node_id) = node_id == from ? from_room : to_room

@@ -16,16 +16,18 @@ module Basalt
       # @param points [Array] the line, from the label's end on
       # @param w [Numeric] width of the label
       # @param out [Numeric] how far the sign at the end of the line reaches, px
-      # @return [Array<Array(Numeric, Numeric)>] middles
+      # @return [Enumerator] of middles, each worked out when it is asked for: the first are good enough as a rule
       def near_end(points, w, h, out = 0)
         length = Polyline.length(points)
         first = out + (points[0][0] == points[1][0] ? OUT : (w / 2.0) + 8)
-        places = first.step([length - (h / 2.0), first + NEAR].min, STEP).map { |distance| at(points, distance) }
-        places.unshift(at(points, length / 2.0)) if length < (2 * first) + STEP
-        places + beside(points, w, h)
+        Enumerator.new do |places|
+          places << at(points, length / 2.0) if length < (2 * first) + STEP
+          first.step([length - (h / 2.0), first + NEAR].min, STEP) { |distance| places << at(points, distance) }
+          beside(points, w, h).each { |place| places << place }
+        end
       end
 
-      # @return [Enumerator] of middles, each worked out when it is asked for: the first are good enough as a rule
+      # (see near_end)
       def in_middle(points, w, h)
         Enumerator.new do |places|
           along(points).each { |place| places << place }
@@ -68,13 +70,15 @@ module Basalt
 
       # @return [Array(Numeric, Numeric)] the point so far along the line
       def at(points, distance)
-        points.each_cons(2) do |one, other|
+        one = points.first
+        points.each do |other|
           length = span(one, other)
-          if distance <= length
+          if distance <= length && !one.equal?(other)
             part = length.zero? ? 0 : distance / length.to_f
             return [one[0] + ((other[0] - one[0]) * part), one[1] + ((other[1] - one[1]) * part)]
           end
           distance -= length
+          one = other
         end
         points.last
       end

@@ -85,9 +85,22 @@ module Basalt
       end
 
       # @return [Array<Box>] one for each segment
-      def boxes(points) = points.each_cons(2).map { |one, other| Box.along(one, other) }
+      def boxes(points)
+        one = nil
+        points.each_with_object([]) do |other, found|
+          found << Box.along(one, other) if one
+          one = other
+        end
+      end
 
-      def length(points) = points.each_cons(2).sum { |one, other| (one[0] - other[0]).abs + (one[1] - other[1]).abs }
+      def length(points)
+        one = nil
+        points.reduce(0) do |sum, other|
+          sum += (one[0] - other[0]).abs + (one[1] - other[1]).abs if one
+          one = other
+          sum
+        end
+      end
     end
   end
 end

@@ -6,11 +6,6 @@ module Basalt
     # +outer+ tells, of an element and one of these, whether it may. +moving+ is the change by which it goes into a container, where
     # more goes along than it alone. +ordered+ is the fact that holds its key of order among others (see Change::OrderKey). What is +local+
     # is in what its sheet is about, and nowhere else: that answers, for a draft and a sheet, the id of what holds it there.
-    KindBelonging =
-      Value.of(:owner, :containers, :outer, :moving, :ordered, :local) do
-        def initialize(owner: [], containers: [], **rest)
-          super
-        end
-      end
+    KindBelonging = Value.of(:outer, :moving, :ordered, :local, owner: [], containers: [])
   end
 end

@@ -9,11 +9,10 @@ module Basalt
     # are called by what is done. +trade+ stands before a noun where it would mean another kind, as it does of +yielding+ kinds wherever
     # no sheet tells; +synonyms+ are words by which a noun is found.
     KindNaming =
-      Value.of(:nouns, :plural, :role, :named, :default_names, :distinct_by, :marked, :phrased, :path, :trade, :yielding, :synonyms) do
-        def initialize(nouns: {}, default_names: {}, distinct_by: [], path: ".", synonyms: {}, **rest)
-          super
-        end
-
+      Value.of(
+        :plural, :role, :named, :marked, :phrased, :trade, :yielding,
+        nouns: {}, default_names: {}, distinct_by: [], path: ".", synonyms: {}
+      ) do
         # @return [String] the word a person would use for an element of the kind
         def noun(element, kind) = role ? element.facts.fetch(role, kind) : kind
       end

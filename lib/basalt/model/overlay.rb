@@ -48,7 +48,15 @@ module Basalt
         return @base.by(index, key) if @touched.empty?
         return @own.by(index, key) unless @base.any_by?(index, key)
 
-        ids_by(index, key).map { |id| self[id] }
+        rows = []
+        each_by(index, key) { |row| rows << row }
+        rows
+      end
+
+      # (see Table#each_by)
+      def each_by(index, key, &)
+        @base.each_by(index, key) { |row| yield row unless @touched.key?(row.id) }
+        @own.each_by(index, key, &)
       end
 
       def keys(index)

@@ -20,6 +20,7 @@ module Basalt
       def any_by?(index, key) = @latch.synchronize { @kept.any_by?(index, key) }
       def count_by(index, key) = @latch.synchronize { @kept.count_by(index, key) }
       def by(index, key) = @latch.synchronize { @kept.by(index, key) }
+      def each_by(index, key, &) = by(index, key).each(&)
       def keys(index) = @latch.synchronize { @kept.keys(index) }
       def keys_beginning(index, prefix, most) = @latch.synchronize { @kept.keys_beginning(index, prefix, most) }
       def each(&) = @latch.synchronize { @kept.each.to_a }.each(&)

@@ -7,11 +7,9 @@ module Basalt
     # px of the sheet); lines have a +route+ (+points+ and +labels+). A nil +x+ is not
     # arranged yet; with a place and no size it waits to be measured. +shape+ holds what a symbol needs beyond its box.
     # What stands somewhere +by_hand+ was put there by a person; all else is Basalt's to arrange.
-    Placement = Value.of(:id, :sheet_id, :element_id, :x, :y, :w, :h, :pinned, :by_hand, :shape, :route, :ordinal) do
-      def initialize(pinned: false, by_hand: false, **rest)
-        super(pinned:, by_hand:, **rest)
-      end
-
+    Placement = Value.of(
+      :id, :sheet_id, :element_id, :x, :y, :w, :h, :pinned, :by_hand, :shape, :route, :ordinal, pinned: false, by_hand: false
+    ) do
       def with(**changes) = copied(changes)
 
       def box = x && w && Layout::Box.new(x:, y:, w:, h:)

@@ -57,8 +57,7 @@ module Basalt
       # @param key [String] id of an element, or of a further occurrence of one
       # @return [Placement, nil] where that stands
       def placement(sheet_id, key)
-        found = placements.by(:element, key)
-        found.each { |one| return one if one.sheet_id == sheet_id && !one.again? } unless found.empty?
+        placements.each_by(:element, key) { |one| return one if one.sheet_id == sheet_id && !one.again? }
         further = placements[key]
         further if further && further.sheet_id == sheet_id && further.again?
       end

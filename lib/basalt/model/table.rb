@@ -57,6 +57,14 @@ module Basalt
         found.is_a?(String) ? [@rows[found]] : @rows.values_at(*found.keys)
       end
 
+      # As +by+, without a list of them.
+      def each_by(index, key)
+        found = @found.fetch(index)[key]
+        return if found.nil?
+
+        found.is_a?(String) ? yield(@rows[found]) : found.each_key { |id| yield @rows[id] }
+      end
+
       def put(row)
         known = @rows[row.id]
         unindex(known) if known

@@ -8,11 +8,7 @@ module Basalt
       # +interfaces+ are Interface, +subnets+ Subnet, +networks+ Network, +groups+ RuleGroup, +lists+ AccessList, +tables+ RouteTable,
       # +peerings+ Peering and +gateways+ Gateway, each a hash by id.
       Landscape =
-        Value.of(:interfaces, :subnets, :networks, :groups, :lists, :tables, :peerings, :gateways) do
-          def initialize(interfaces: {}, subnets: {}, networks: {}, groups: {}, lists: {}, tables: {}, peerings: {}, gateways: {})
-            super
-          end
-
+        Value.of(interfaces: {}, subnets: {}, networks: {}, groups: {}, lists: {}, tables: {}, peerings: {}, gateways: {}) do
           # @return [Landscape] in which a rule is not there
           def without(rule_id)
             kept = ->(holder) { holder.with(rules: holder.rules.reject { |rule| rule.id == rule_id }) }

@@ -5,11 +5,7 @@ module Basalt
     module Reach
       # +direction+ is +in+ or +out+; +allows+ is false for what a list keeps off. +peer+ is an Addresses::Prefix, the id of a rule
       # group, or nil for anybody.
-      Rule = Value.of(:id, :direction, :allows, :traffic, :peer) do
-        def initialize(allows: true, peer: nil, **rest)
-          super
-        end
-      end
+      Rule = Value.of(:id, :direction, :traffic, :peer, allows: true)
     end
   end
 end

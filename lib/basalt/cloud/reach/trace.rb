@@ -8,11 +8,7 @@ module Basalt
         # +what+ is the sort of step: +:out_rules+, +:in_rules+, +:route+, +:route_back+, +:list_out+, +:list_in+, +:answer_out+,
         # +:answer_in+, +:gateway+, +:open+ or +:version+. +holder_id+ is of what decides (a list, a table, a gateway, the interface;
         # nil where several groups or nothing known do), +rule_id+ of the rule that lets it pass or keeps it off, if one does.
-        Step = Value.of(:what, :passes, :holder_id, :rule_id, :way) do
-          def initialize(holder_id: nil, rule_id: nil, way: nil, **rest)
-            super
-          end
-        end
+        Step = Value.of(:what, :passes, :holder_id, :rule_id, :way)
 
         # @param analysis [Analysis]
         # @param from [Party]

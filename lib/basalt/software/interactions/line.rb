@@ -7,11 +7,7 @@ module Basalt
       # branch does (+:branch+), or that it is over (+:close+). +ends+ are pairs of role and participant, or the name of a new one;
       # +guard+ is that of the branch that begins.
       Line =
-        Value.of(:role, :kind, :name, :ends, :facts, :guard) do
-          def initialize(role: :item, ends: [], facts: {}, **rest)
-            super
-          end
-
+        Value.of(:kind, :name, :guard, role: :item, ends: [], facts: {}) do
           # @param draft [Change::Draft]
           # @return [Array<Array(String, String)>] role and id of what it joins; who is not there yet takes part from now on
           def joined(draft, interaction_id)
