@@ -12,7 +12,7 @@ module Basalt
         return address.to_s unless prefix.cover?(address)
         return low_bits_of(prefix, address) if prefix.version == 6
 
-        ".#{address.to_s.split('.').last(open_octets(prefix)).join('.')}"
+        ".#{octets_of(address.number, open_octets(prefix))}"
       end
 
       # @param text [String] a short form or a whole address
@@ -24,6 +24,9 @@ module Basalt
 
         Addresses.address(text)
       end
+
+      # @return [String] the last so many octets of a number
+      def octets_of(number, count) = (count - 1).downto(0).map { |place| (number >> (8 * place)) & 255 }.join(".")
 
       # Only what begins with +::+ is seen to be short.
       def low_bits_of(prefix, address)

@@ -53,7 +53,6 @@ module Basalt
       end
 
       # @param crowded [Array<String>] ids of lines whose words are to have room of their own
-      # @return [Array<String>] ids of lines whose words lie on other lines all the same
       def lay(only: nil, quick: false, by_hand: false, crowded: [])
         laid = only ? Part.new(draft, sheet_id, only).laid : LayoutStyle.tidy(notation, draft, sheet_id, quick:, crowded:)
         laid = laid.transform_values { |to| to[:x] ? to.merge(by_hand: true) : to } if by_hand
@@ -68,8 +67,10 @@ module Basalt
           .sort_by { |line| [laid.dig(line.id, :route, "words") ? 0 : 1, line.ordinal] }
           .each { |line| @edge_routing.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
         @edge_routing.clear_labels(lines)
-        @edge_routing.crowded(lines)
       end
+
+      # @return [Array<String>] ids of the lines whose words lie on other lines
+      def crowded = @edge_routing.crowded(notation.lines_on(draft, sheet_id))
 
       # Places what has no place, fits what has grown, and finds ways for lines without one; all
       # else stays as it is.
@@ -128,14 +129,14 @@ module Basalt
 
       # Lays the sheet out once more, with room for the words that lay on other lines, as long as that helps.
       def make_room(**how)
-        best = left = @edge_routing.crowded(notation.lines_on(draft, sheet_id))
+        best = left = crowded
         given = []
         (how[:quick] ? 1 : ROUNDS).times do
           break if left.empty?
 
           given += left
           trial = Change::Draft.new(draft)
-          left = Arranger.new(trial, sheet_id).lay(crowded: given, **how)
+          left = Arranger.new(trial, sheet_id).tap { |arranger| arranger.lay(crowded: given, **how) }.crowded
           next unless left.length < best.length
 
           draft.merge(trial)

@@ -57,8 +57,11 @@ module Basalt
       end
 
       def draw_through(line, points)
+        boxes = Layout::Polyline.boxes(points)
+        return if spatial_index.lines.boxes(line.id) == boxes
+
         spatial_index.lines.remove(line.id)
-        Layout::Polyline.boxes(points).each { |box| spatial_index.lines.add(line.id, box) }
+        boxes.each { |box| spatial_index.lines.add(line.id, box) }
       end
 
       def reshape(line)

@@ -33,8 +33,8 @@ module Basalt
 
       # @param to [Hash] what of the placement becomes different
       def arrange(key, to)
-        Change::Show.new(sheet_id:, element_id: key).apply(draft)
-        Change::Arrange.new(placement_id: placement(key).id, to:).apply(draft)
+        Change::Show.new(sheet_id:, element_id: key).apply(draft) unless placement(key)
+        Change::Arrange.put(draft, draft.placements[placement(key).id], to)
       end
 
       # Stands something where the draft has it, when it was taken off the spatial_index.

@@ -21,9 +21,8 @@ module Basalt
       def image(id, box) = [:image, id, box.x, box.y, box.w, box.h].freeze
       def rect(x, y, w, h, pen) = path("M#{n x} #{n y}H#{n x + w}V#{n y + h}H#{n x}Z", pen)
 
-      def data(points)
-        points.each_with_index.map { |(x, y), index| "#{index.zero? ? 'M' : 'L'}#{n x} #{n y}" }.join
-      end
+      # @return [String] path data of straight runs
+      def data(points) = "M#{points.map { |x, y| "#{n x} #{n y}" }.join("L")}"
 
       # @return [String] numbers with spaces between
       def numbers(*all) = all.map { |number| n(number) }.join(" ")

@@ -89,24 +89,24 @@ module Basalt
         when :glyph
           "<path class=\"p-glyph\" transform=\"translate(#{Shapes.n shape[2]} #{Shapes.n shape[3]})\" d=\"#{Glyphs.path(shape[1])}\"/>"
         when :text
-          text(*shape.drop(1))
+          text(shape)
         when :part
           "<g data-part=\"#{escape(shape[1])}\">#{shape[2].map { |inner| shape(inner) }.join}</g>"
         when :image
-          image(*shape.drop(1))
+          image(shape)
         when :use
           "<use href=\"##{shape[1]}\" x=\"#{Shapes.n shape[2]}\" y=\"#{Shapes.n shape[3]}\"/>"
         end
       end
 
       # What has no address is an empty frame.
-      def image(address, x, y, w, h)
+      def image((_, address, x, y, w, h))
         return shape(Shapes.path("M#{Shapes.numbers(x, y)}h#{Shapes.n w}v#{Shapes.n h}h#{Shapes.n(-w)}Z", :cell)) unless address
 
         "<image href=\"#{escape(address)}\" x=\"#{Shapes.n x}\" y=\"#{Shapes.n y}\" width=\"#{Shapes.n w}\" height=\"#{Shapes.n h}\"/>"
       end
 
-      def text(x, y, string, style, anchor)
+      def text((_, x, y, string, style, anchor))
         anchored = anchor == :start ? "" : " text-anchor=\"#{anchor}\""
         "<text class=\"x-#{style}\" x=\"#{Shapes.n x}\" y=\"#{Shapes.n y}\"#{anchored}>#{escape(string)}</text>"
       end

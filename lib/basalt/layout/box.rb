@@ -50,7 +50,7 @@ module Basalt
         x < other.right && other.x < right && y < other.bottom && other.y < bottom
       end
 
-      def ==(other) = other.is_a?(Box) && [x, y, w, h] == [other.x, other.y, other.w, other.h]
+      def ==(other) = other.is_a?(Box) && x == other.x && y == other.y && w == other.w && h == other.h
       alias eql? ==
       def hash = [x, y, w, h].hash
     end

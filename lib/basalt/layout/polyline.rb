@@ -42,14 +42,17 @@ module Basalt
 
       # The line without so much at each end; a first or last run that is shorter loses half of itself.
       def shortened(points, by)
-        2
-          .times
-          .reduce(points) do |rest, _|
-            (x, y), (to_x, to_y) = rest.first(2)
-            span = (x - to_x).abs + (y - to_y).abs
-            part = span.zero? ? 0 : [by, span / 2.0].min / span
-            [[x + ((to_x - x) * part), y + ((to_y - y) * part)], *rest.drop(1)].reverse
-          end
+        cut = points.dup
+        cut[0] = nearer(cut[0], cut[1], by)
+        cut[-1] = nearer(cut[-1], cut[-2], by)
+        cut
+      end
+
+      # A point so much nearer to another, or half way to it.
+      def nearer((x, y), (to_x, to_y), by)
+        span = (x - to_x).abs + (y - to_y).abs
+        part = span.zero? ? 0 : [by, span / 2.0].min / span
+        [x + ((to_x - x) * part), y + ((to_y - y) * part)]
       end
 
       # @return [Array(Numeric, Numeric)] the point so far along the line; its last where it is shorter
@@ -94,11 +97,9 @@ module Basalt
       end
 
       def length(points)
-        one = nil
-        points.reduce(0) do |sum, other|
-          sum += (one[0] - other[0]).abs + (one[1] - other[1]).abs if one
-          one = other
-          sum
+        (1...points.length).sum do |index|
+          one, other = points[index - 1], points[index]
+          (one[0] - other[0]).abs + (one[1] - other[1]).abs
         end
       end
     end

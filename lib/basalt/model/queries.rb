@@ -15,8 +15,10 @@ module Basalt
 
       # @return [Array<Element>] relations that have an end at the element, in order of making
       def relations_of(id, *kinds)
-        found = elements.by(:target, id)
-        found = found.select { |e| kinds.include?(e.kind) } unless kinds.empty?
+        return in_order(elements.by(:target, id)) if kinds.empty?
+
+        found = []
+        elements.each_by(:target, id) { |one| found << one if kinds.include?(one.kind) }
         in_order(found)
       end
 

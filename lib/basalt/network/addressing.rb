@@ -61,13 +61,17 @@ module Basalt
         { used:, free: prefix.usable - used }
       end
 
+      # @param address [String, nil]
+      # @param subnet [Model::Element] that it is in
       # @return [String] what of the address the prefix leaves open; +?+ when it is not decided
-      def shorthand(interface)
-        return "?" unless interface.address
-        return interface.address.to_s unless interface.prefix
+      def self.shorthand(address, subnet)
+        return "?" unless address
 
-        Addresses::Shorthand.write(interface.prefix, interface.address)
+        prefix = subnet["prefix"]
+        prefix ? Addresses::Shorthand.write(Addresses.prefix(prefix), Addresses.address(address)) : Addresses.address(address).to_s
       end
+
+      def shorthand(interface) = self.class.shorthand(interface.attachment["address"], interface.subnet)
 
       def interface(attachment)
         known = (@known ||= {}.compare_by_identity)

@@ -19,7 +19,10 @@ module Basalt
 
         # @param labels [Hash{String => Array(Numeric, Numeric)}] where its labels stand
         # @return [Array] shapes of a line along its route
-        def line_shapes(_set, line, route, _labels) = [Shapes.polyline(route, pen(line)), Shapes.polyline(route, :grip)]
+        def line_shapes(_set, line, route, _labels)
+          way = Shapes.data(route)
+          [Shapes.path(way, pen(line)), Shapes.path(way, :grip)]
+        end
 
         def pen(_line) = :line
 

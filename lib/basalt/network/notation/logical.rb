@@ -159,17 +159,13 @@ module Basalt
         def outline(_set, thing) = Legend.outline(thing)
 
         def attachment_label(set, attachment)
-          plan = Addressing.new(set)
-          Drawing::Label.new(role: "thing", text: plan.shorthand(plan.interface(attachment)))
+          Drawing::Label.new(role: "thing", text: Addressing.shorthand(attachment["address"], set.element(attachment.target("subnet"))))
         end
 
         def shared_label(set, attachment)
           thing, subnet = attachment.targets
           gateway = set.relations_of(thing, "shared gateway").find { |g| g.target("subnet") == subnet && g["address"] } or return []
-          prefix = set.element(subnet)["prefix"]
-          address = gateway["address"]
-          short = prefix ? Addresses::Shorthand.write(Addresses.prefix(prefix), Addresses.address(address)) : address
-          [Drawing::Label.new(role: "subnet", text: "#{short} shared")]
+          [Drawing::Label.new(role: "subnet", text: "#{Addressing.shorthand(gateway["address"], set.element(subnet))} shared")]
         end
 
         def link_labels(link)
