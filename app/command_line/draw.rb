@@ -36,7 +36,7 @@ module CommandLine
       set = model
       sheet = sheet(set)
       ground = options[:ground] || Drawings::Export.usual_ground(type)
-      svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).findings, ground:)
+      svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).errors, ground:)
       paper = Drawings::Paper.new(**options.slice(:size, :orientation, :spread))
       Files.write(
         to,
@@ -64,7 +64,7 @@ module CommandLine
       drawn = Drawings::SheetSet.new(
         arranged(set),
         set.sheet_list,
-        findings: Basalt::Checks::Runner.new(set).findings,
+        findings: Basalt::Checks::Runner.new(set).errors,
         ground: options[:ground] || "white"
       )
       paper = Drawings::Paper.new(**options.slice(:size, :orientation, :spread))

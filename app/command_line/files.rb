@@ -24,7 +24,7 @@ module CommandLine
 
       draft = Basalt::Change::Draft.new(Basalt::Model::WorkingSet.new, ids: counter)
       Basalt::Statements::Document.new(content).into(draft)
-      Basalt::Model::WorkingSet.new.advance(draft.effect)
+      Basalt::Model::WorkingSet.of(draft)
     rescue Basalt::Statements::Misread, Basalt::Formats::ProjectDocument::Damaged => e
       raise Basalt::Mistake, "#{path}: #{e.message}"
     end

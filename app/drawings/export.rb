@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "base64"
-require "strscan"
 
 module Drawings
   # A sheet, or a part of it, as a file.
@@ -29,7 +28,7 @@ module Drawings
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
       scene = yield(scene) if block_given?
       reading = only ? "" : Basalt::Statements::Unparser.new(set).sheet(sheet_id).map(&:strip).join(". ")
-      on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |drawn| Fonts.rules(characters(drawn)) })
+      on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |items| Fonts.rules(characters(items)) })
     end
 
     # A picture within a picture has none of its own, so that sheets may show each other.
@@ -45,13 +44,18 @@ module Drawings
       end
     end
 
-    # @param drawn [String] SVG
-    # @return [Array<String>] what its words are written with
-    def characters(drawn)
-      words = +""
-      scanner = StringScanner.new(drawn)
-      words << scanner.scan(/[^<]*/) while scanner.skip_until(/>/)
-      words.codepoints.uniq.pack("U*").chars
+    # @param items [Array<Basalt::Drawing::Item>]
+    # @return [Array<String>] what their words are written with
+    def characters(items) = items.flat_map { |item| words(item.shapes) }.uniq.join.chars.uniq.sort
+
+    def words(shapes)
+      shapes.flat_map do |shape|
+        case shape[0]
+        when :text then [shape[3].to_s]
+        when :part then words(shape[2])
+        else []
+        end
+      end
     end
 
     # What is filled with the paper's colour has that of the ground.

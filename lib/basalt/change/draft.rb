@@ -81,6 +81,13 @@ module Basalt
         end
       end
 
+      # @return [Hash{Symbol => Model::Table}] the tables of what was put over nothing
+      def settled
+        raise ArgumentError, "it is over something" if Model::RowTypes.tables.any? { |name| base.table(name).size.positive? }
+
+        @overlays.transform_values(&:own)
+      end
+
       # @return [Effect]
       # @raise [Conflict] when something would be left pointing at nothing
       def effect

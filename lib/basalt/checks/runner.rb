@@ -47,6 +47,14 @@ module Basalt
       # @return [Array<Finding>]
       def findings = Runner.sorted(by_check)
 
+      # Whoever wants no more than errors need not wait for the rest.
+      #
+      # @return [Array<Finding>] those of them that are errors
+      def errors
+        analysis = AnalysisContext.new(@set)
+        Families.gather(:checks).select { |check| check.severity == :error }.flat_map { |check| Found.afresh(check, analysis).list }
+      end
+
       # @return [Model::Sheet, nil] the first sheet on which what the finding is about is drawn
       def self.sheet_of(set, finding)
         set.sheet_list.find { |sheet| about?(set, finding, sheet.id) }

@@ -35,13 +35,13 @@ module Basalt
       #
       # @param scene [Scene, Excerpt] with +items+ and the +bounds+ to show
       # @param description [String] the reading, for those who cannot see it
-      # @yieldparam drawn [String] all that is drawn
+      # @yieldparam items [Array<Item>] all that is drawn
       # @yieldreturn [String] font-face rules to go with it
       def document(scene, description:)
         view = Shapes.numbers(*scene.bounds.then { |box| [box.x, box.y, box.w, box.h] }).split
         defined, items = shared(scene.items.reject { |item| item.type == Scene::WAITING })
         drawn = layers(items)
-        faces = block_given? ? yield(drawn) : ""
+        faces = block_given? ? yield(items) : ""
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(" ")}" role="img" aria-labelledby="title desc">

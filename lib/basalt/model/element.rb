@@ -20,8 +20,9 @@ module Basalt
 
         # @return [String, nil] id of the element at the end with that role
         def target(role)
-          ends.each { |one| return one.target_id if one.role == role }
-          nil
+          found = nil
+          ends.each { |one| found ||= one.target_id if one.role == role }
+          found
         end
 
         def targets(role = nil) = ends.select { |e| role.nil? || e.role == role }.map(&:target_id)

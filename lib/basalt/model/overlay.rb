@@ -11,7 +11,8 @@ module Basalt
         @touched = {}
       end
 
-      attr_reader :base
+      # +own+ are the rows that were put over those below.
+      attr_reader :base, :own
 
       def [](id) = @touched.key?(id) ? @own[id] : @base[id]
       def touched = @touched.keys

@@ -59,7 +59,11 @@ module Basalt
       # @param key [String] id of an element, or of a further occurrence of one
       # @return [Placement, nil] where that stands
       def placement(sheet_id, key)
-        placements.each_by(:element, key) { |one| return one if one.sheet_id == sheet_id && !one.again? }
+        # Asked for so often that leaving the block as soon as it is found would cost more than looking on.
+        found = nil
+        placements.each_by(:element, key) { |one| found ||= one if one.sheet_id == sheet_id && !one.again? }
+        return found if found
+
         further = placements[key]
         further if further && further.sheet_id == sheet_id && further.again?
       end

@@ -67,15 +67,21 @@ module Basalt
 
       def put(row)
         known = @rows[row.id]
-        unindex(known) if known
         @rows[row.id] = row
         @ceiling = row.ordinal if row.ordinal && row.ordinal > @ceiling
-        each_key(row) { |name, key| index(name, key, row.id) }
+        @indexes.each do |name, keys|
+          after = keys.call(row)
+          before = known && keys.call(known)
+          next if before == after
+
+          each_of(before) { |key| remove(name, key, row.id) }
+          each_of(after) { |key| index(name, key, row.id) }
+        end
       end
 
       def delete(id)
-        row = @rows.delete(id)
-        unindex(row) if row
+        row = @rows.delete(id) or return
+        @indexes.each { |name, keys| each_of(keys.call(row)) { |key| remove(name, key, id) } }
       end
 
       NONE = [].freeze
@@ -83,13 +89,11 @@ module Basalt
 
       private
 
-      def each_key(row)
-        @indexes.each do |name, keys|
-          found = keys.call(row)
-          next if found.nil?
+      # @param found [Object, Array, nil] what an index gives for a row
+      def each_of(found, &)
+        return if found.nil?
 
-          found.is_a?(Array) ? found.each { |key| yield name, key } : yield(name, found)
-        end
+        found.is_a?(Array) ? found.each(&) : yield(found)
       end
 
       # Most keys have one row: its id stands by itself then, and several are the keys of a hash.
@@ -103,10 +107,6 @@ module Basalt
         else
           found[key] = { known => true, id => true } unless known == id
         end
-      end
-
-      def unindex(row)
-        each_key(row) { |name, key| remove(name, key, row.id) }
       end
 
       def remove(name, key, id)

@@ -8,15 +8,23 @@ module Basalt
       include Queries
       include Derived
 
-      def initialize(project: nil, version: 0)
+      def initialize(project: nil, version: 0, tables: RowTypes::ALL.transform_values { |type| Table.new(type.indexes) })
         @project = project
         @version = version
-        @tables = RowTypes::ALL.transform_values { |type| Table.new(type.indexes) }
+        @tables = tables
         @tables.each { |name, table| instance_variable_set(:"@#{name}", table) }
         @latch = Mutex.new
         @derived_latch = Monitor.new
         @pins = []
         @recent = RecentDeltas.new
+      end
+
+      # What a draft came to that began with nothing. Its tables are taken over, and nothing goes into it any more.
+      #
+      # @param draft [Change::Draft] over an empty set
+      # @raise [Conflict] when something would be left pointing at nothing
+      def self.of(draft)
+        new(project: draft.effect.project, tables: draft.settled)
       end
 
       attr_reader :project, :version

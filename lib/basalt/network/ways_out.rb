@@ -27,12 +27,17 @@ module Basalt
         found
       end
 
+      # A line is there when it and both its ends are.
+      #
+      # @return [Boolean] whether one of them is yet to come
+      def self.planned?(set, lines) = lines.any? { |line| line["planned"] || line.targets.any? { |id| set.element(id)&.[]("planned") } }
+
       # @param lines [Array<Model::Element>] links and attachments; all of the set where none are given
       # @param planned [Boolean] whether what is planned counts as there
       def initialize(set, lines = set.of_kind(*LINES), planned: true)
         @set = set
         @next, @beside = Array.new(2) { Hash.new { |hash, node| hash[node] = [] } }
-        lines = lines.reject { |line| planned?(line) } unless planned
+        lines = lines.reject { |line| WaysOut.planned?(set, [line]) } unless planned
         lines.each { |line| line.kind == "link" ? link(line) : join(line.target("thing"), line.target("subnet")) }
       end
 
@@ -68,9 +73,6 @@ module Basalt
       private
 
       attr_reader :set
-
-      # A line is there when it and both its ends are.
-      def planned?(line) = line["planned"] || line.targets.any? { |id| set.element(id)&.[]("planned") }
 
       def reached_from(waiting)
         found = Set.new

@@ -11,7 +11,7 @@ module Basalt
         # Of those who hold an address the first is in the right; of a shared one, those who share it on purpose.
         def about(attachment)
           own = plan.interface(attachment)
-          return [] unless own&.address
+          return [] unless own&.address && !alone?(own)
 
           shared = sharers(own.space, own.address)
           return shared.include?(own.thing.id) ? [] : [twice(own, nil)] if shared
@@ -21,6 +21,12 @@ module Basalt
         end
 
         private
+
+        # Nobody else has it said in the same way, which is the only one.
+        def alone?(own)
+          said = own.attachment["address"]
+          set.elements.count_by(:fact, ["address", said]) == 1 && said == own.address.to_s
+        end
 
         # @return [Array<Addressing::Interface>] who has the same address in the same space, in order of making
         def holders(own)

@@ -8,11 +8,11 @@ module Basalt
         rule "single-feed", :warning, reads: READS, each: "device", near: 2
 
         def about(unit)
-          inlets = ports(unit).groups.select { |group| group.use == "inlets" }.sum(&:count)
-          return [] if inlets < 2
-
           feeds = Cabling::CableEnds.of(set, unit.id).select { |one| one.cable["medium"] == "power" }
           return [] if feeds.empty?
+
+          inlets = ports(unit).groups.select { |group| group.use == "inlets" }.sum(&:count)
+          return [] if inlets < 2
 
           sources = feeds.flat_map { |one| one.others.map(&:target_id) }.uniq
           sources.one? ? [fed(unit, feeds, set.element(sources.first))] : []

@@ -22,7 +22,9 @@ module Basalt
         def among(elements)
           lines = elements.select { |one| one.kind == "link" }
           attachments = elements.select { |one| one.kind == "subnet" }.flat_map { |subnet| set.relations_of(subnet.id, "attachment") }
-          @today, @later = [false, true].map { |planned| WaysOut.new(set, lines + attachments, planned:).single }
+          all = lines + attachments
+          @later = WaysOut.new(set, all).single
+          @today = WaysOut.planned?(set, all) ? WaysOut.new(set, all, planned: false).single : @later
         end
 
         def about(culprit)
