@@ -22,7 +22,7 @@ module Basalt
       def rect(x, y, w, h, pen) = path("M#{n x} #{n y}H#{n x + w}V#{n y + h}H#{n x}Z", pen)
 
       # @return [String] path data of straight runs
-      def data(points) = "M#{points.map { |x, y| "#{n x} #{n y}" }.join("L")}"
+      def data(points) = points.empty? ? "" : "M#{points.map { |x, y| "#{n x} #{n y}" }.join("L")}"
 
       # @return [String] numbers with spaces between
       def numbers(*all) = all.map { |number| n(number) }.join(" ")

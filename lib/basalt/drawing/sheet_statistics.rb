@@ -20,8 +20,7 @@ module Basalt
         @tally = Hash.new(0)
         @counts = Hash.new(0)
         set = AsDrawn.of(set, sheet_id)
-        set.things_on(sheet_id).each { |thing| add(set, thing.id) }
-        set.relations_on(sheet_id).each { |line| add(set, line.id) }
+        take(set, set.things_on(sheet_id) + set.relations_on(sheet_id))
       end
 
       # Another that is renewed by itself.
@@ -33,10 +32,8 @@ module Basalt
       # @param keys [Array<String>] of what an act may have altered
       def renew(set, keys)
         set = AsDrawn.of(set, @sheet_id)
-        keys.each do |id|
-          remove(id)
-          add(set, id)
-        end
+        keys.each { |id| remove(id) }
+        take(set, keys.uniq.filter_map { |id| set.element(id) })
         @waiting = nil
         settle
       end
@@ -116,22 +113,34 @@ module Basalt
       # Only what reached one of the sides may have left less behind it.
       def reached?(span) = @sides.each_with_index.any? { |side, index| span[index] == side }
 
-      def add(set, id)
-        element = set.element(id) or return
+      def take(set, elements)
         notation = set.sheets[@sheet_id].notation
-        return if !element.relation? && Nesting.new(set, @sheet_id).hidden?(id)
-        return unless element.relation? ? line?(set, element, notation) : set.shown?(@sheet_id, id)
+        nesting = Nesting.new(set, @sheet_id)
+        elements.each do |element|
+          placed = set.placement(@sheet_id, element.id)
+          next unless element.relation? ? line?(set, element, notation) : placed && !nesting.hidden?(element.id)
 
+          count(set, element, notation.marks(set, element) + emphasis(placed) + opens(set, element))
+          place(element.id, placed && span(set, element, placed, notation)) or next
+          next if element.relation?
+
+          @unjoinable << element.id unless notation.joins?(element)
+          @alone << element.id if notation.joins?(element) && alone?(set, element, placed, notation, nesting)
+        end
+      end
+
+      def count(set, element, marks)
+        id = element.id
         @kinds[id] = element.kind
         set.elements[id] ? @counts[element.kind] += 1 : @again << id
-        @marks[id] = (notation.marks(set, element) + emphasis(set, id) + opens(set, element)).each { |mark| @tally[mark] += 1 }
-        span = span(set, element, notation) or return
-        @spans[id] = span
-        @sides &&= widened(@sides, span)
-        return if element.relation?
+        @marks[id] = marks.each { |mark| @tally[mark] += 1 }
+      end
 
-        @unjoinable << id unless notation.joins?(element)
-        @alone << id if notation.joins?(element) && alone?(set, element, notation)
+      def place(id, span)
+        return unless span
+
+        @sides &&= widened(@sides, span)
+        @spans[id] = span
       end
 
       # What another line of its bundle stands for is there too.
@@ -140,15 +149,14 @@ module Basalt
         drawn && set.drawn_between?(@sheet_id, element)
       end
 
-      def alone?(set, thing, notation)
-        placed = set.placement(@sheet_id, thing.id)
-        return false if notation.ruled? || placed.by_hand || placed.pinned || Nesting.new(set, @sheet_id).parent(thing.id)
+      def alone?(set, thing, placed, notation, nesting)
+        return false if notation.ruled? || placed.by_hand || placed.pinned || nesting.parent(thing.id)
 
         set.relations_of(thing.id).none? { |line| notation.draws_line?(set, line) && set.drawn_between?(@sheet_id, line) }
       end
 
-      def emphasis(set, id)
-        name = set.placement(@sheet_id, id)&.shape&.fetch("emphasis", nil)
+      def emphasis(placed)
+        name = placed&.shape&.fetch("emphasis", nil)
         name ? [[:emphasis, name]] : []
       end
 
@@ -163,8 +171,7 @@ module Basalt
         @sides = nil if span && @sides && reached?(span)
       end
 
-      def span(set, element, notation)
-        placement = set.placement(@sheet_id, element.id) or return
+      def span(set, element, placement, notation)
         boxes =
           if element.description.figure&.outline?
             element.description.figure.outlines(set, @sheet_id, element)

@@ -14,13 +14,14 @@ module Basalt
 
       # @return [String] one group
       def group(item)
-        title = item.title ? "<title>#{escape(item.title)}</title>" : ""
-        element = item.element_id ? " data-element=\"#{escape(item.element_id)}\"" : ""
-        data = item.data.map { |name, value| " data-#{name}=\"#{escape(value)}\"" }.join
-        drawn = item.shapes.map { |shape| shape(shape) }.join
-        classes = "#{item.layer} k-#{escape(item.type.tr(" ", "-"))}#{" faint" if item.faint}"
-        "<g id=\"#{escape(item.id)}\" class=\"#{classes}\"#{element}#{data}>#{title}" \
-          "#{item.href ? "<a href=\"#{escape(item.href)}\">#{drawn}</a>" : drawn}</g>"
+        text = +"<g id=\"#{escape(item.id)}\" class=\"#{item.layer} k-#{escape(item.type.tr(" ", "-"))}#{" faint" if item.faint}\""
+        text << " data-element=\"#{escape(item.element_id)}\"" if item.element_id
+        item.data.each { |name, value| text << " data-#{name}=\"#{escape(value)}\"" }
+        text << ">"
+        text << "<title>#{escape(item.title)}</title>" if item.title
+        text << "<a href=\"#{escape(item.href)}\">" if item.href
+        item.shapes.each { |shape| text << shape(shape) }
+        text << (item.href ? "</a></g>" : "</g>")
       end
 
       # @return [String] the layers, in order from behind to before

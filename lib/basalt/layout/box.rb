@@ -22,11 +22,15 @@ module Basalt
 
       # @return [Box] around all of them; nil for none
       def self.around(boxes)
-        return nil if boxes.empty?
-
-        left = boxes.map(&:x).min
-        top = boxes.map(&:y).min
-        new(x: left, y: top, w: boxes.map(&:right).max - left, h: boxes.map(&:bottom).max - top)
+        first = boxes.first or return
+        x, y, right, bottom = first.x, first.y, first.right, first.bottom
+        boxes.each do |box|
+          x = box.x if box.x < x
+          y = box.y if box.y < y
+          right = box.right if box.right > right
+          bottom = box.bottom if box.bottom > bottom
+        end
+        new(x:, y:, w: right - x, h: bottom - y)
       end
 
       # @return [Box] with its middle at a point

@@ -40,6 +40,8 @@ module Basalt
 
       # (see Table#count_by)
       def count_by(index, key)
+        return ids_by(index, key).length if @touched.length > @base.count_by(index, key)
+
         keys = indexes.fetch(index)
         hidden = @touched.each_key.count { |id| (row = @base[id]) && Table.keys(keys.call(row)).include?(key) }
         @base.count_by(index, key) - hidden + @own.count_by(index, key)

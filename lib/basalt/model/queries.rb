@@ -99,8 +99,11 @@ module Basalt
       end
 
       # @return [Boolean] whether it opens into any
-      def opens?(element_id) =
-        sheets.ids_by(:subject, element_id).any? || links.by(:element, element_id).any? { |link| !link.dangling? }
+      def opens?(element_id)
+        return true if sheets.any_by?(:subject, element_id)
+
+        links.any_by?(:element, element_id) && links.by(:element, element_id).any? { |link| !link.dangling? }
+      end
 
       # @return [Array<String>] ids of the elements that open into a sheet
       def opened_by(sheet_id)

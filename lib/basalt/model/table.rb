@@ -69,19 +69,12 @@ module Basalt
         known = @rows[row.id]
         @rows[row.id] = row
         @ceiling = row.ordinal if row.ordinal && row.ordinal > @ceiling
-        @indexes.each do |name, keys|
-          after = keys.call(row)
-          before = known && keys.call(known)
-          next if before == after
-
-          each_of(before) { |key| remove(name, key, row.id) }
-          each_of(after) { |key| index(name, key, row.id) }
-        end
+        known ? reindex(known, row) : @indexes.each { |name, keys| index_all(name, keys.call(row), row.id) }
       end
 
       def delete(id)
         row = @rows.delete(id) or return
-        @indexes.each { |name, keys| each_of(keys.call(row)) { |key| remove(name, key, id) } }
+        @indexes.each { |name, keys| remove_all(name, keys.call(row), id) }
       end
 
       NONE = [].freeze
@@ -89,11 +82,29 @@ module Basalt
 
       private
 
+      # What is found as before keeps its place.
+      def reindex(known, row)
+        @indexes.each do |name, keys|
+          before = keys.call(known)
+          after = keys.call(row)
+          next if before == after
+
+          remove_all(name, before, row.id)
+          index_all(name, after, row.id)
+        end
+      end
+
       # @param found [Object, Array, nil] what an index gives for a row
-      def each_of(found, &)
+      def index_all(name, found, id)
         return if found.nil?
 
-        found.is_a?(Array) ? found.each(&) : yield(found)
+        found.is_a?(Array) ? found.each { |key| index(name, key, id) } : index(name, found, id)
+      end
+
+      def remove_all(name, found, id)
+        return if found.nil?
+
+        found.is_a?(Array) ? found.each { |key| remove(name, key, id) } : remove(name, found, id)
       end
 
       # Most keys have one row: its id stands by itself then, and several are the keys of a hash.

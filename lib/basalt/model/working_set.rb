@@ -24,7 +24,7 @@ module Basalt
       # @param draft [Change::Draft] over an empty set
       # @raise [Conflict] when something would be left pointing at nothing
       def self.of(draft)
-        new(project: draft.effect.project, tables: draft.settled)
+        new(project: draft.effect.project, version: draft.version + 1, tables: draft.settled)
       end
 
       attr_reader :project, :version

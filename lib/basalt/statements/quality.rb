@@ -75,8 +75,8 @@ module Basalt
         return @tell.call(unparser, element) if @tell
         return element[@fact] ? [[source]] : [] if @fact
 
-        slots = nodes.grep(Pattern::Slot)
-        return [] unless slots.all? { |slot| element[slot.name.to_s] }
+        @told ||= nodes.grep(Pattern::Slot).map { |slot| slot.name.to_s }
+        return [] unless @told.all? { |fact| element[fact] }
 
         [nodes.map { |node| node.is_a?(Pattern::Slot) ? unparser.value(node, element[node.name.to_s]) : node.words.first }]
       end

@@ -19,6 +19,7 @@ module Basalt
         @shapes = {}
         @rungs = {}
         @told = {}
+        @misread = {}
       end
 
       attr_reader :set
@@ -56,7 +57,8 @@ module Basalt
           in_order(unscripted(relations(sheet_id)))
             .reject { |relation| told_elsewhere?(sheet_id, relation) }
             .map { |relation| [relation.id, tell(relation)] }
-        told += things.map { |thing| [thing.id, emphasis(sheet_id, thing)] }
+        nesting = Drawing::Nesting.new(set, sheet_id)
+        told += things.map { |thing| [thing.id, emphasis(sheet_id, thing, nesting)] }
         told.reject { |_, lines| lines.empty? }
       end
 
@@ -127,7 +129,8 @@ module Basalt
       # What a sheet draws between what things are in is told there too.
       def relations(sheet_id)
         notation = set.sheets[sheet_id].notation
-        set.relations_on(sheet_id) | (notation.gathers? ? notation.lines_on(set, sheet_id) : [])
+        drawn = set.relations_on(sheet_id)
+        notation.gathers? ? (drawn + notation.lines_on(set, sheet_id)).uniq(&:id) : drawn
       end
 
       # What lines in order tell of is told nowhere else.
@@ -138,6 +141,8 @@ module Basalt
 
       # What is in order among others of its kind is told in that order.
       def in_order(elements, &place)
+        return elements.sort_by(&:ordinal) if place.nil? && elements.none? { |element| element.description.ordered }
+
         place ||= :ordinal.to_proc
         elements.sort_by { |element| [element.description.ordered ? Change::Reorder.key(element) : place.call(element), element.ordinal] }
       end
@@ -218,16 +223,17 @@ module Basalt
         end
       end
 
-      def emphasis(sheet_id, thing)
-        shape = set.placement(sheet_id, thing.id)&.shape || {}
+      def emphasis(sheet_id, thing, nesting)
+        shape = set.placement(sheet_id, thing.id)&.shape or return []
         [
           *(say(thing(thing.id), "is emphasised as", name(shape["emphasis"])) if shape["emphasis"]),
-          *(say(thing(thing.id), "is collapsed") if Drawing::Nesting.new(set, sheet_id).closed?(thing.id))
+          *(say(thing(thing.id), "is collapsed") if nesting.closed?(thing.id))
         ]
       end
 
       def details(thing)
-        Families.all.flat_map { |family| family.respond_to?(:details) ? family.details(self, thing) : [] }
+        @telling ||= Families.all.select { |family| family.respond_to?(:details) }
+        @telling.flat_map { |family| family.details(self, thing) }
       end
 
       def relation(element)
@@ -236,7 +242,11 @@ module Basalt
       end
 
       # @return [Array<String>] the sentences that state a relation, as a rule one
-      def stating(relation) = [*Families.all.filter_map { |family| family.unparsers[relation.kind]&.call(self, relation) }.first]
+      def stating(relation)
+        @unparsers ||= Hash.new { |table, kind| table[kind] = Families.all.filter_map { |family| family.unparsers[kind] } }
+        @unparsers[relation.kind].each { |unparser| unparser.call(self, relation)&.then { |told| return [*told] } }
+        []
+      end
 
       def remarks(thing)
         lines = []
@@ -265,19 +275,19 @@ module Basalt
         return true if mention.spoken
 
         text = mention.name || mention.element.name
-        Quoting.always?(text) || Quoting.doubtful?(text) || !single?(mention, text)
+        misread = @misread.fetch(text) { @misread[text] = Quoting.always?(text) || Quoting.doubtful?(text) }
+        misread || !single?(mention, text)
       end
 
       # Parts of others are not looked for where something is named anew.
       #
       # @return [Boolean] whether nothing else could be meant by the name
       def single?(mention, text)
-        found = set.elements.ids_by(:name, text)
-        return true if found.length <= 1
+        return true if set.elements.count_by(:name, text) <= 1
         return false unless mention.name
 
         @parts_alone ||= {}
-        @parts_alone.fetch(text) { @parts_alone[text] = found.all? { |id| set.element(id).owner_id } }
+        @parts_alone.fetch(text) { @parts_alone[text] = set.elements.by(:name, text).all?(&:owner_id) }
       end
 
       # Sentences of the same shape are understood alike, where no other name could be read out of their words.
@@ -390,16 +400,16 @@ module Basalt
       private_constant :MARKS
 
       def render(parts, chosen = {})
-        parts
-          .each_with_index
-          .with_object(+"") do |(part, index), text|
-            next text << MARKS[part] if MARKS.key?(part)
+        text = +""
+        parts.each_with_index do |part, index|
+          next text << MARKS[part] if MARKS.key?(part)
 
-            text << " " unless text.empty? || text.end_with?("(")
-            next text << "(" if part == :open
+          text << " " unless text.empty? || text.end_with?("(")
+          next text << "(" if part == :open
 
-            text << (part.is_a?(Mention) ? chosen[index] || part.name || part.element.name : part)
-          end
+          text << (part.is_a?(Mention) ? chosen[index] || part.name || part.element.name : part)
+        end
+        text
       end
     end
   end

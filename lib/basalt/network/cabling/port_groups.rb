@@ -14,6 +14,8 @@ module Basalt
         # @return [Array<PortGroup>]
         # @raise [Mistake] for what is not understood, or a port that would be there twice
         def read(text)
+          return [] if text.nil?
+
           groups = text.to_s.split(";").map(&:strip).reject(&:empty?).map { |part| PortGroup.read(part) }
           raise Mistake, "a unit has at most #{MOST} patterns of ports" if groups.length > MOST
 
