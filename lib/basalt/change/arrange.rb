@@ -7,8 +7,7 @@ module Basalt
       # @param placement [Model::Placement] as it stands in the draft
       # @param to [Hash]
       def self.put(draft, placement, to)
-        altered = placement.with(**to)
-        draft.put(:placements, altered) unless altered == placement
+        draft.put(:placements, placement.with(**to)) unless to.all? { |member, value| placement[member] == value }
       end
 
       def apply(draft) = self.class.put(draft, draft.placements[placement_id] || raise(Refusals::GoneFromSheet), to)

@@ -82,8 +82,11 @@ module Basalt
         members = [one[at], other[at]]
         return if members.any?(&:nil?)
 
-        ends = line.ends.values_at(0, -1).zip(members).map { |end_, id| end_.with(target_id: id) }
-        table[@parents[members.first]] << (members == line.endpoints ? line : line.with(ends:))
+        table[@parents[members.first]] << (members == line.endpoints ? line : between(line, members))
+      end
+
+      def between(line, members)
+        line.with(ends: line.ends.values_at(0, -1).zip(members).map { |one, id| one.with(target_id: id) })
       end
 
       # @return [Array<String>, nil] what an element is in, from the outermost, and itself last; nil where it is not laid out

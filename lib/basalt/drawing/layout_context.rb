@@ -33,8 +33,12 @@ module Basalt
 
       # @param to [Hash] what of the placement becomes different
       def arrange(key, to)
-        Change::Show.new(sheet_id:, element_id: key).apply(draft) unless placement(key)
-        Change::Arrange.put(draft, draft.placements[placement(key).id], to)
+        placed = placement(key)
+        unless placed
+          Change::Show.new(sheet_id:, element_id: key).apply(draft)
+          placed = placement(key)
+        end
+        Change::Arrange.put(draft, draft.placements[placed.id], to)
       end
 
       # Stands something where the draft has it, when it was taken off the spatial_index.

@@ -38,8 +38,7 @@ module Basalt
         above = constraints
         assigned = {}
         until waiting.empty?
-          run = waiting.find { |candidate| above[candidate.id].all? { |id| assigned.key?(id) } } || waiting.first
-          waiting.delete(run)
+          run = waiting.delete_at(waiting.index { |candidate| above[candidate.id].all? { |id| assigned.key?(id) } } || 0)
           lowest = [above[run.id].filter_map { |id| assigned[id] }.max, beneath(run)].compact.max
           assigned[run.id] = place(run, lowest ? lowest + 1 : 0)
         end

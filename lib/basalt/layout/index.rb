@@ -8,6 +8,9 @@ module Basalt
       CELL = 160.0
       LARGE = 256
 
+      NONE = [].freeze
+      private_constant :NONE
+
       def initialize
         @cells = Hash.new { |hash, key| hash[key] = {}.compare_by_identity }
         @large = {}.compare_by_identity
@@ -28,7 +31,7 @@ module Basalt
       end
 
       # @return [Array<Box>] those of an id
-      def boxes(id) = @boxes.fetch(id, []).map(&:last)
+      def boxes(id) = @boxes[id]&.map(&:last) || NONE
 
       # @yieldparam id [Object]
       # @return [Boolean] whether nothing overlaps the box, of what the block does not except

@@ -18,7 +18,7 @@ module Basalt
           pools << [(position - offsets[index]).to_f, weights[index].to_f, 1]
           pools[-2..] = [merge(*pools.last(2))] while pools.length > 1 && pools[-2][0] > pools[-1][0]
         end
-        pools.flat_map { |position, _, count| [position] * count }.each_with_index.map { |position, index| position + offsets[index] }
+        spread(pools, offsets)
       end
 
       # As +solve+, kept between two bounds; where there is too little room the gaps shrink.
@@ -28,12 +28,25 @@ module Basalt
         gaps = gaps.map { |gap| gap * room / needed } if needed > room && needed.positive?
         offsets = offsets(gaps)
         total = offsets.last || 0
-        solve(wanted, gaps).each_with_index.map { |x, i| x.clamp(low + offsets[i], [high - total + offsets[i], low + offsets[i]].max) }
+        found = solve(wanted, gaps)
+        found.each_index do |index|
+          lowest = low + offsets[index]
+          highest = high - total + offsets[index]
+          found[index] = found[index].clamp(lowest, highest > lowest ? highest : lowest)
+        end
+      end
+
+      # @param pools [Array<Array(Float, Float, Integer)>] positions, weights and how many stand there
+      # @return [Array<Float>] where each of them is
+      def spread(pools, offsets)
+        found = []
+        pools.each { |position, _, count| count.times { found << (position + offsets[found.length]) } }
+        found
       end
 
       def offsets(gaps)
-        sum = 0
-        gaps.each_with_index.map { |gap, index| index.zero? ? 0 : sum += gap }
+        sum = nil
+        gaps.map { |gap| sum = sum ? sum + gap : 0 }
       end
 
       def merge(one, other)

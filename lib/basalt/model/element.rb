@@ -25,7 +25,7 @@ module Basalt
           found
         end
 
-        def targets(role = nil) = ends.select { |e| role.nil? || e.role == role }.map(&:target_id)
+        def targets(role = nil) = (role ? ends.select { |e| e.role == role } : ends).map(&:target_id)
 
         # @return [Array<String>] ids of what a relation is drawn between: its first and its last end
         def endpoints = ends.empty? ? [] : [ends.first.target_id, ends.last.target_id]

@@ -123,8 +123,9 @@ module Basalt
 
       # @return [Array<Element>] the relations whose ends all stand on the sheet
       def relations_on(sheet_id)
-        placements_on(sheet_id).flat_map { |p| elements.by(:target, p.element_id) }.uniq(&:id)
-          .select { |e| drawn_between?(sheet_id, e) }.sort_by(&:ordinal)
+        found = {}
+        placements_on(sheet_id).each { |placed| elements.each_by(:target, placed.element_id) { |one| found[one.id] = one } }
+        found.values.select { |one| drawn_between?(sheet_id, one) }.sort_by(&:ordinal)
       end
 
       # A part is shown with its owner.

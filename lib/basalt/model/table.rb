@@ -33,25 +33,25 @@ module Basalt
 
       # @return [Array<String>] ids of the rows under that key
       def ids_by(index, key)
-        found = @found.fetch(index)[key]
+        found = @found[index][key]
         return NONE if found.nil?
 
         found.is_a?(String) ? [found] : found.keys
       end
 
       # @return [Boolean] whether there is a row under that key
-      def any_by?(index, key) = @found.fetch(index).key?(key)
+      def any_by?(index, key) = @found[index].key?(key)
 
       # @return [Integer] how many rows there are under that key
       def count_by(index, key)
-        found = @found.fetch(index)[key]
+        found = @found[index][key]
         return 0 if found.nil?
 
         found.is_a?(String) ? 1 : found.size
       end
 
       def by(index, key)
-        found = @found.fetch(index)[key]
+        found = @found[index][key]
         return NONE if found.nil?
 
         found.is_a?(String) ? [@rows[found]] : @rows.values_at(*found.keys)
@@ -59,7 +59,7 @@ module Basalt
 
       # As +by+, without a list of them.
       def each_by(index, key)
-        found = @found.fetch(index)[key]
+        found = @found[index][key]
         return if found.nil?
 
         found.is_a?(String) ? yield(@rows[found]) : found.each_key { |id| yield @rows[id] }

@@ -113,7 +113,8 @@ module Basalt
           line.targets.any? { |id| @sizes.key?(id) } ? {} : @notation.labels(@set, line).to_h { |label| [label.role, label.width] }
         end
 
-        def size(thing) = @sizes[thing.id] || @notation.size(@set, thing)
+        def size(thing) = @sizes[thing.id] || measured(thing)
+        def measured(thing) = (@measured ||= {})[thing.id] ||= @notation.size(@set, thing)
 
         def node(thing)
           return bus_node(thing) if thing.kind == "subnet"
@@ -158,7 +159,7 @@ module Basalt
         def block(subnet)
           hosts = @hosts.fetch(subnet.id, []).sort_by { |host| rank(host) }
           columns = [hosts.length <= 6 ? hosts.length : Math.sqrt(hosts.length * 2.2).ceil, 1].max
-          column = (hosts.map { |host| @notation.size(@set, host)[0] }.max || 0) + COLUMN_GAP
+          column = (hosts.map { |host| measured(host)[0] }.max || 0) + COLUMN_GAP
           rows = [(hosts.length / columns.to_f).ceil, 1].max
           lanes = edges_of(subnet.id).count { |edge| below?(edge, subnet.id) }
           tops = edges_of(subnet.id).length - lanes
@@ -209,7 +210,7 @@ module Basalt
         end
 
         def put_host(host, index, block, x, y, laid)
-          w, h = @notation.size(@set, host)
+          w, h = measured(host)
           row, column = index.divmod(block.columns)
           left = x + SPINE + (column * block.column) + ((block.column - COLUMN_GAP - w) / 2)
           rail = y + block.rails[row]
