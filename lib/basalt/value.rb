@@ -11,6 +11,7 @@ module Basalt
       def of(*members, **defaults, &block)
         members |= defaults.keys
         made = Struct.new(*members) { include Copying }
+        made.alias_method :fill, :initialize
         made.const_set(:PLACES, members.each_with_index.to_h.freeze)
         made.const_set(:DEFAULTS, defaults.each_value(&:freeze).freeze)
         made.class_eval(&block) if block
@@ -75,7 +76,7 @@ module Basalt
       # @param values [Array]
       def restore(values)
         made = allocate
-        values.each_with_index { |value, index| made[index] = value }
+        made.__send__(:fill, *values)
         made.freeze
       end
     end

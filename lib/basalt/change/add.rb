@@ -4,6 +4,8 @@ module Basalt
   module Change
     # Makes an element. With +ends+ (pairs of role and target id, or End) it is a relation.
     Add = Value.of(:kind, :name, :facts, :ends, :owner_id, :rank, :container_id, :id, :said_by, :external_id) do
+      self::NOTHING = {}.freeze
+
       def apply(draft)
         description = Model::Catalogue.kind(kind)
         element = Model::Element.restore(
@@ -23,7 +25,9 @@ module Basalt
       end
 
       def checked(description)
-        facts.to_h.to_h { |fact, value| [fact, description.field(fact).read(value)] }.compact
+        return self.class::NOTHING if facts.nil? || facts.empty?
+
+        facts.to_h { |fact, value| [fact, description.field(fact).read(value)] }.compact
       end
 
       def next_rank(draft)
@@ -36,7 +40,7 @@ module Basalt
           allowed = description.ends.fetch(role)
           raise Refusals::WrongEnd.new(kind, target) unless allowed.include?(target.kind)
 
-          Model::End.restore([role, target_id, end_facts.to_h.compact.freeze])
+          Model::End.restore([role, target_id, end_facts ? end_facts.compact.freeze : self.class::NOTHING])
         end
       end
     end

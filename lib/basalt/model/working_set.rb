@@ -22,9 +22,8 @@ module Basalt
       # What a draft came to that began with nothing. Its tables are taken over, and nothing goes into it any more.
       #
       # @param draft [Change::Draft] over an empty set
-      # @raise [Conflict] when something would be left pointing at nothing
       def self.of(draft)
-        new(project: draft.effect.project, version: draft.version + 1, tables: draft.settled)
+        new(project: draft.project, version: draft.version + 1, tables: draft.settled)
       end
 
       attr_reader :project, :version

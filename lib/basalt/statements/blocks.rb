@@ -86,7 +86,7 @@ module Basalt
 
         def spans?(line, notation_name)
           words = Grammar.spanning(notation_name)
-          words.any? && words.include?(line.split(" ", 2).first)
+          !words.empty? && words.include?(line.split(" ", 2).first)
         end
 
         # @return [String, nil] the notation of the sheet that a line opens

@@ -31,6 +31,12 @@ module Basalt
 
       def nodes = @nodes ||= Pattern.compile(source)
 
+      # @return [Array] the nodes without the lists of qualities
+      def stem = @stem ||= nodes.grep_v(Pattern::Qualities)
+
+      # @return [Array<Pattern::Qualities>] these
+      def tail = @tail ||= nodes.grep(Pattern::Qualities)
+
       # @param words [Array<String>] of a line
       # @return [Boolean] whether all the words are there without which it cannot have this form
       def possible?(words) = needed.all? { |alternatives| alternatives.any? { |word| words.include?(word) } }

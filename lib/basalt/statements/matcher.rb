@@ -47,9 +47,8 @@ module Basalt
       # @yield [captures, at] each way to read it, and the token behind
       def heading(form)
         @form = form
-        head = form.nodes.reject { |node| node.is_a?(Pattern::Qualities) }
-        @tail = form.nodes.grep(Pattern::Qualities)
-        match(head, 0, {}) { |at, captures| yield captures, at }
+        @tail = form.tail
+        match(form.stem, 0, {}) { |at, captures| yield captures, at }
       ensure
         @tail = []
       end

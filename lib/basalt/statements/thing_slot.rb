@@ -48,6 +48,8 @@ module Basalt
       def in_no_place(elements) = elements.select { |one| one.container_id.nil? }.then { |outer| outer.one? ? outer : elements }
 
       def by_place(matcher, elements, at, &found)
+        return unless matcher.token(at)&.literal?("of")
+
         held(matcher, elements.map { |element| [element, place(matcher, element)] }.select(&:last), at, &found)
       end
 
