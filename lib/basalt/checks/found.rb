@@ -20,7 +20,7 @@ module Basalt
       def self.afresh(check, analysis)
         return new(check, list: check.new(analysis).findings) unless check.each
 
-        new(check, given: check.given(analysis.set)).look(analysis, analysis.set.of_kind(*check.each))
+        new(check, given: check.given(analysis.set)).look(analysis, analysis.of_kind(check.each))
       end
 
       # Looks only at what acts reached, whatever is found elsewhere.
