@@ -31,6 +31,9 @@ module Basalt
       def n(number)
         return number if number.is_a?(Integer)
 
+        whole = number.to_i
+        return whole if whole == number
+
         rounded = number.round(1)
         rounded == rounded.to_i ? rounded.to_i : rounded
       end

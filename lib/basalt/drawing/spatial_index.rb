@@ -68,9 +68,7 @@ module Basalt
       def place_labels(line_id, found, points, ends, first: nil)
         this = found.one?
         found.each_with_object({}) do |label, places|
-          from = candidates(label, points, ends, this)
-          from = [first].each + from if first && label.role == "middle"
-          place = place_label(line_id, label, from, points) or next
+          place = place_label(line_id, label, points, ends, this, first) or next
           places[label.role] = place.map { |number| number.round(1) }
           labels.add(line_id, Layout::Box.at(*place, label.width, label.height))
         end
@@ -121,10 +119,10 @@ module Basalt
       end
 
       # Where no other line runs, or as few as there can be; never on a thing.
-      def place_label(line_id, label, candidates, points)
+      def place_label(line_id, label, points, ends, alone, first)
         best = least = last = nil
         width = label.width
-        candidates.each do |place|
+        each_candidate(label, points, ends, alone, first) do |place|
           box = Layout::Box.at(*place, width, label.height)
           next unless things.free?(box)
 
@@ -149,25 +147,25 @@ module Basalt
           end
       end
 
-      def candidates(label, points, ends, alone)
+      def each_candidate(label, points, ends, alone, first, &)
+        yield first if first && label.role == "middle"
         case label.role
         when ends.first
-          at_end(label, points, points, alone)
+          at_end(label, points, points, alone, &)
         when ends.last
-          at_end(label, points, points.reverse, alone)
+          at_end(label, points, points.reverse, alone, &)
         else
-          label.figure ? Layout::LabelPlaces.along(points) : Layout::LabelPlaces.in_middle(points, label.width, label.height)
+          (label.figure ? Layout::LabelPlaces.along(points) : Layout::LabelPlaces.in_middle(points, label.width, label.height)).each(&)
         end
       end
 
       # The only label of a short straight line stands in its middle.
       #
       # @param from [Array] the line from the label's end on
-      def at_end(label, points, from, alone)
-        near = Layout::LabelPlaces.near_end(from, label.width, label.height, label.out)
-        return near unless alone && points.length == 2 && Layout::Polyline.length(points) < 100
-
-        [Layout::LabelPlaces.at(points, Layout::Polyline.length(points) / 2.0)].each + near
+      def at_end(label, points, from, alone, &)
+        length = Layout::Polyline.length(points)
+        yield Layout::LabelPlaces.at(points, length / 2.0) if alone && points.length == 2 && length < 100
+        Layout::LabelPlaces.near_end(from, label.width, label.height, label.out, &)
       end
     end
   end

@@ -12,7 +12,7 @@ module Basalt
       private_constant :NONE
 
       def initialize
-        @cells = Hash.new { |hash, key| hash[key] = {}.compare_by_identity }
+        @cells = {}
         @large = {}.compare_by_identity
         @boxes = {}
       end
@@ -20,7 +20,7 @@ module Basalt
       # @param id [Object] what the box is of; a second box of the same id is kept beside the first
       def add(id, box)
         entry = [id, box]
-        large?(box) ? @large[entry] = true : each_cell(box) { |cell| @cells[cell][entry] = true }
+        large?(box) ? @large[entry] = true : each_cell(box) { |cell| (@cells[cell] ||= {}.compare_by_identity)[entry] = true }
         (@boxes[id] ||= []) << entry
       end
 
@@ -40,9 +40,8 @@ module Basalt
 
         @large.each_key { |id, other| return false if other.overlap?(box) && !except.call(id) }
         each_cell(box) do |cell|
-          next unless @cells.key?(cell)
-
-          @cells[cell].each_key { |id, other| return false if other.overlap?(box) && !except.call(id) }
+          entries = @cells[cell] or next
+          entries.each_key { |id, other| return false if other.overlap?(box) && !except.call(id) }
         end
         true
       end
@@ -50,10 +49,12 @@ module Basalt
       # @return [Box, nil] one of those that overlap the box
       def first_overlapping(box)
         @large.each_key { |_, other| return other if other.overlap?(box) }
+        left, top, right, bottom = box.x, box.y, box.right, box.bottom
         each_cell(box) do |cell|
-          next unless @cells.key?(cell)
-
-          @cells[cell].each_key { |_, other| return other if other.overlap?(box) }
+          entries = @cells[cell] or next
+          entries.each_key do |_, other|
+            return other if left < other.right && other.x < right && top < other.bottom && other.y < bottom
+          end
         end
         nil
       end
@@ -64,9 +65,8 @@ module Basalt
         left, top, right, bottom = box.x, box.y, box.right, box.bottom
         @large.each_key { |entry| found[entry] = true if entry[1].overlap?(box) }
         each_cell(box) do |cell|
-          next unless @cells.key?(cell)
-
-          @cells[cell].each_key do |entry|
+          entries = @cells[cell] or next
+          entries.each_key do |entry|
             other = entry[1]
             found[entry] = true if left < other.right && other.x < right && top < other.bottom && other.y < bottom
           end
@@ -78,9 +78,8 @@ module Basalt
       def more?(number, box)
         found = @large.select { |(_, other), _| other.overlap?(box) }
         each_cell(box) do |cell|
-          next unless @cells.key?(cell)
-
-          @cells[cell].each_key { |entry| found[entry] = true if entry[1].overlap?(box) }
+          entries = @cells[cell] or next
+          entries.each_key { |entry| found[entry] = true if entry[1].overlap?(box) }
           return true if found.length > number
         end
         found.length > number

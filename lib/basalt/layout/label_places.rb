@@ -16,18 +16,16 @@ module Basalt
       # @param points [Array] the line, from the label's end on
       # @param w [Numeric] width of the label
       # @param out [Numeric] how far the sign at the end of the line reaches, px
-      # @return [Enumerator] of middles, each worked out when it is asked for: the first are good enough as a rule
-      def near_end(points, w, h, out = 0)
+      # @yieldparam place [Array(Numeric, Numeric)] a middle; each is worked out when it is asked for: the first are good enough as a rule
+      def near_end(points, w, h, out = 0, &)
         length = Polyline.length(points)
         first = out + (points[0][0] == points[1][0] ? OUT : (w / 2.0) + 8)
-        Enumerator.new do |places|
-          places << at(points, length / 2.0) if length < (2 * first) + STEP
-          first.step([length - (h / 2.0), first + NEAR].min, STEP) { |distance| places << at(points, distance) }
-          beside(points, w, h).each { |place| places << place }
-        end
+        yield at(points, length / 2.0) if length < (2 * first) + STEP
+        first.step([length - (h / 2.0), first + NEAR].min, STEP) { |distance| yield at(points, distance) }
+        beside(points, w, h).each(&)
       end
 
-      # (see near_end)
+      # @return [Enumerator] of middles, worked out as in near_end
       def in_middle(points, w, h)
         Enumerator.new do |places|
           along(points).each { |place| places << place }

@@ -115,7 +115,7 @@ module Basalt
         # From the outermost inwards.
         def heads(unparser, id)
           element = unparser.set.element(id)
-          quality = Grammar.qualities(element.kind).find(&:blocks) or return []
+          quality = Grammar.block_quality(element.kind) or return []
           quality.blocks.call(unparser.set, element).map { |around| unparser.block_head(quality, around) }
         end
 

@@ -55,6 +55,12 @@ module Basalt
           @qualities[kind]
         end
 
+        # @return [Quality, nil] that by which things of this kind stand in blocks
+        def block_quality(kind)
+          @block_qualities ||= Hash.new { |table, name| table[name] = qualities(name).find(&:blocks) }
+          @block_qualities[kind]
+        end
+
         # @return [Array<Object>] slots with which a quality of things of this kind begins
         def leading_slots(kind)
           @leading_slots ||=

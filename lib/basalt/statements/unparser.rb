@@ -402,7 +402,7 @@ module Basalt
       def render(parts, chosen = {})
         text = +""
         parts.each_with_index do |part, index|
-          next text << MARKS[part] if MARKS.key?(part)
+          next text << MARKS[part] if part.is_a?(Symbol) && part != :open
 
           text << " " unless text.empty? || text.end_with?("(")
           next text << "(" if part == :open
