@@ -90,6 +90,13 @@ class ChecksTest < Minitest::Test
     end
   end
 
+  def test_errors_alone_are_those_among_all_findings
+    sample = model(File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__)))
+    [sample, *CASES.values.map { |text, _| model(text) }].each do |set|
+      assert_equal findings(set).select(&:error?).map(&:key).sort, Basalt::Checks::Runner.new(set).errors.map(&:key).sort
+    end
+  end
+
   def test_what_is_cut_off_is_named_and_subnets_are_never_blamed
     set =
       model(

@@ -13,9 +13,16 @@ class NotationsTest < Minitest::Test
   SAMPLE = File.read(File.expand_path("../../demo/tarnwater.basalt", __dir__))
   NASTY = "<b onload=\"x()\">&amp; 'quoted' ]]> 部品 \u202E".freeze
 
+  TABLES = <<~TEXT.freeze
+    sheet Depots: tables
+    table depots
+    depots has depot_id integer
+    view open_depots query "SELECT depot_id FROM depots WHERE opened IS NOT NULL"
+  TEXT
+
   TEXTS =
     (
-      [["sample", SAMPLE]] + Array.new(3) { |seed| ["entities #{seed}", GeneratedEntities.new(seed).text] } +
+      [["sample", SAMPLE], ["a view", TABLES]] + Array.new(3) { |seed| ["entities #{seed}", GeneratedEntities.new(seed).text] } +
         Array.new(2) { |seed| ["network #{seed}", GeneratedNetwork.new(seed, subnets: 3, things: 5).text] } +
         Array.new(2) { |seed| ["wiring #{seed}", GeneratedCabling.new(seed, switches: 4, servers: 6).text] }
     ).freeze

@@ -16,6 +16,11 @@ class TablesTest < Minitest::Test
     assert_equal plain.length, table.size, message
     NAMES.compact.each { |name| assert_equal by_name.fetch(name, []).map(&:id).sort, table.ids_by(:name, name).sort, message }
     NAMES.compact.each { |name| assert_equal by_name.fetch(name, []).sort_by(&:id), table.by(:name, name).sort_by(&:id), message }
+    NAMES.compact.each do |name|
+      found = []
+      table.each_by(:name, name) { |row| found << row }
+      assert_equal table.by(:name, name), found, message
+    end
     ["", "a", "ab", "b", "x"].each do |prefix|
       begins = by_name.keys.compact.select { |name| name.downcase.start_with?(prefix) }
       assert_equal begins.sort, table.keys_beginning(:name, prefix, 99).sort, "#{message}: #{prefix}"

@@ -15,16 +15,18 @@ module Basalt
         #   is joined or what joins
         # @param wide [Boolean] whether what is found of one may depend on much that is far from it, so that it is not looked at
         #   while somebody types in a large project
-        def rule(id, severity, reads:, each: nil, near: 1, wide: each.nil?)
+        # @param at_worst [Symbol] how severe a finding of it can be, where that is more than it is as a rule
+        def rule(id, severity, reads:, each: nil, near: 1, wide: each.nil?, at_worst: severity)
           @id = id
           @severity = severity
+          @at_worst = at_worst
           @reads = reads.freeze
           @each = each && Array(each).freeze
           @near = near
           @wide = wide
         end
 
-        attr_reader :id, :severity, :reads, :each, :near, :wide
+        attr_reader :id, :severity, :at_worst, :reads, :each, :near, :wide
 
         # @return [Symbol] +:element+ or +:project+
         def scope = each ? :element : :project

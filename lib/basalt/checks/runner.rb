@@ -52,7 +52,10 @@ module Basalt
       # @return [Array<Finding>] those of them that are errors
       def errors
         analysis = AnalysisContext.new(@set)
-        Families.gather(:checks).select { |check| check.severity == :error }.flat_map { |check| Found.afresh(check, analysis).list }
+        Families
+          .gather(:checks)
+          .select { |check| check.at_worst == :error }
+          .flat_map { |check| Found.afresh(check, analysis).list.select(&:error?) }
       end
 
       # @return [Model::Sheet, nil] the first sheet on which what the finding is about is drawn

@@ -97,6 +97,8 @@ module Basalt
           image(shape)
         when :use
           "<use href=\"##{shape[1]}\" x=\"#{Shapes.n shape[2]}\" y=\"#{Shapes.n shape[3]}\"/>"
+        else
+          raise ArgumentError, "there is no shape #{shape.inspect}"
         end
       end
 

@@ -5,7 +5,7 @@ module Basalt
     module Checks
       # Anybody on the internet can reach a thing by ports that nobody drew.
       class OpenToTheWorld < CloudCheck
-        rule "open-to-the-world", :warning, reads: READS
+        rule "open-to-the-world", :warning, reads: READS, at_worst: :error
 
         # By which machines are looked after and stores are asked (Service Name and Transport Protocol Port Number Registry, RFC 6335).
         GRAVE = [22, 23, 445, 1433, 1521, 3306, 3389, 5432, 5900, 5984, 6379, 9042, 9200, 11_211, 27_017].freeze

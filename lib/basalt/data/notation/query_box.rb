@@ -27,7 +27,7 @@ module Basalt
           [
             S.rect(box.x, box.y, box.w, box.h, @view.assumed ? :assumed : :planned),
             S.text(box.x + 12, box.y + 21, Drawing::Pens.fit(@view.name, :name, box.w - 20), :name),
-            *(S.path("M#{S.n box.x} #{S.n box.y + HEAD - 4}H#{S.n box.right}", :rule) if @lines.any?),
+            *([S.path("M#{S.n box.x} #{S.n box.y + HEAD - 4}H#{S.n box.right}", :rule)] if @lines.any?),
             *@lines.each_with_index.map { |line, index| S.text(box.x + 12, box.y + HEAD + 12 + (index * ROW), line, :identifier) }
           ]
         end
