@@ -146,5 +146,7 @@ class LayoutTest < Minitest::Test
     assert_equal [[0, 0], [0, 9], [5, 9]], L::Polyline.simplify([[0, 0], [0, 0], [0, 4], [0, 9], [3, 9], [5, 9]])
     assert_equal 14, L::Polyline.length([[0, 0], [0, 9], [5, 9]])
     assert_equal [2, 9], L::LabelPlaces.at([[0, 0], [0, 9], [5, 9]], 11)
+    assert_equal [[0, 9], [0, 50], [31, 50]], L::Polyline.shortened([[0, 0], [0, 50], [40, 50]], 9)
+    assert_equal [[5, 0], [7.5, 0]], L::Polyline.shortened([[0, 0], [10, 0]], 9)
   end
 end

@@ -51,7 +51,7 @@ module Basalt
       # A point so much nearer to another, or half way to it.
       def nearer((x, y), (to_x, to_y), by)
         span = (x - to_x).abs + (y - to_y).abs
-        part = span.zero? ? 0 : [by, span / 2.0].min / span
+        part = span.zero? ? 0 : [by, span / 2.0].min / span.to_f
         [x + ((to_x - x) * part), y + ((to_y - y) * part)]
       end
 
