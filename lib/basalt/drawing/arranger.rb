@@ -62,7 +62,7 @@ module Basalt
         lines = notation.lines_on(draft, sheet_id)
         lines = lines.select { |line| line.endpoints.any? { |id| laid.key?(id) } } if only
         unplaced.each { |placement| @placement_search.settle(placement) }
-        lines.each { |line| @edge_routing.draw_through(line, laid.dig(line.id, :route, "points") || []) }
+        lines.each { |line| @edge_routing.draw_through(line, laid.dig(line.id, :route, "points") || []) unless stands?(line, laid) }
         lines
           .sort_by { |line| [laid.dig(line.id, :route, "words") ? 0 : 1, line.ordinal] }
           .each { |line| @edge_routing.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
@@ -199,6 +199,9 @@ module Basalt
           displaced << id
         end
       end
+
+      # @return [Boolean] whether a line goes as it was laid out, and was taken up so
+      def stands?(line, laid) = laid.dig(line.id, :route, "points")&.equal?(placement(line.id)&.route&.fetch("points"))
 
       def ends_kept?(line) = anchors.whole?(line) && line.endpoints.none? { |id| placement(id)&.pinned || displaced.include?(id) }
       def displaced = @displaced ||= Set.new

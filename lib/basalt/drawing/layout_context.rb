@@ -28,8 +28,9 @@ module Basalt
       end
 
       def placement(key) = draft.placement(sheet_id, key)
-      def nesting = Nesting.new(draft, sheet_id)
-      def anchors = Anchors.new(draft, sheet_id)
+      # Both look at the draft as it is when they are asked.
+      def nesting = @nesting ||= Nesting.new(draft, sheet_id)
+      def anchors = @anchors ||= Anchors.new(draft, sheet_id)
 
       # @param to [Hash] what of the placement becomes different
       def arrange(key, to)
