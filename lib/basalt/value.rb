@@ -14,38 +14,45 @@ module Basalt
         made.alias_method :fill, :initialize
         made.const_set(:PLACES, members.each_with_index.to_h.freeze)
         made.const_set(:DEFAULTS, defaults.each_value(&:freeze).freeze)
+        take_over(made)
         made.class_eval(&block) if block
-        made.private_method_defined?(:initialize, false) ? working_out(made) : taking_over(made)
+        work_out(made) if made.private_method_defined?(:initialize, false)
+        made
       end
 
       private
 
       # A class whose objects are no more than what they are given: +new+ has the members written out and hands the values on
       # without a hash of them, since very many are made.
-      def taking_over(made)
+      def take_over(made)
         made.singleton_class.alias_method :filled, :new
         made.class_eval <<~RUBY, __FILE__, __LINE__ + 1
           def self.new(#{signature(made)}) = filled(#{made.members.join(", ")}).freeze
           def self.restore(values) = filled(*values).freeze
+          def self.works_out? = false
         RUBY
-        made.include(Plain)
       end
 
       # A class that makes something of what it is given first, in an +initialize+ of its own.
-      def working_out(made)
+      def work_out(made)
+        made.singleton_class.class_eval { %i[new restore works_out?].each { |name| remove_method(name) } }
+        made.singleton_class.alias_method :new, :filled
+        made.extend Working
+        made.include(initializer(made))
+      end
+
+      def initializer(made)
+        signature = signature(made)
         defaults = made::DEFAULTS
-        made.extend Restoring
-        made.include(
-          Module.new do
-            const_set(:DEFAULTS, defaults)
-            class_eval <<~RUBY, __FILE__, __LINE__ + 1
-              def initialize(#{Value.send(:signature, made)})
-                super(#{made.members.join(", ")})
-                freeze
-              end
-            RUBY
-          end
-        )
+        Module.new do
+          const_set(:DEFAULTS, defaults)
+          class_eval <<~RUBY, __FILE__, __LINE__ + 1
+            def initialize(#{signature})
+              super(#{made.members.join(", ")})
+              freeze
+            end
+          RUBY
+        end
       end
 
       def signature(made)
@@ -54,7 +61,7 @@ module Basalt
     end
 
     module Copying
-      def with(**changes) = self.class.new(**to_h.merge!(changes))
+      def with(**changes) = self.class.works_out? ? self.class.new(**to_h.merge!(changes)) : copied(changes)
 
       private
 
@@ -70,7 +77,8 @@ module Basalt
       end
     end
 
-    module Restoring
+    # What such a class answers.
+    module Working
       # Made of values that were in such an object before, in the order of its members; nothing is worked out anew.
       #
       # @param values [Array]
@@ -79,12 +87,9 @@ module Basalt
         made.__send__(:fill, *values)
         made.freeze
       end
-    end
 
-    # Nothing is worked out of the changes either.
-    module Plain
-      def with(**changes) = copied(changes)
+      def works_out? = true
     end
-    private_constant :Copying, :Restoring, :Plain
+    private_constant :Copying, :Working
   end
 end

@@ -7,6 +7,12 @@ class ValueTest < Minitest::Test
   Plain = Basalt::Value.of(:name, :size, :tags, size: 1, tags: [])
   Working = Basalt::Value.of(:name, :size, :tags, size: 1) { def initialize(tags: [], **rest) = super(tags: tags.sort, **rest) }
 
+  Named = Basalt::Value.of(:name, :size, size: 2) { self::FIRST = new(name: "first") }
+
+  def test_some_are_made_where_the_class_is
+    assert_equal ["first", 2], Named::FIRST.to_a
+  end
+
   def test_what_is_not_said_is_the_default_and_nothing_is_altered
     [Plain, Working].each do |made|
       value = made.new(name: "a")
