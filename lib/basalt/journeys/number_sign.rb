@@ -27,7 +27,7 @@ module Basalt
         ground = ->(room, pen) {
           S.path(outline(place % SHAPES, x - (w / 2.0) - room, y - (HEIGHT / 2.0) - room, w + (2 * room), HEIGHT + (2 * room)), pen)
         }
-        [ground.call(0, PENS[(place + (place / SHAPES)) % SHAPES]), *(ground.call(3, :walk_now) if now),
+        [ground.call(0, PENS[(place + (place / SHAPES)) % SHAPES]), *([ground.call(3, :walk_now)] if now),
          S.text(x, y + 4, number, :walk, :middle)]
       end
 
