@@ -54,7 +54,10 @@ module Basalt
       def labels_of(line_id) = labels.boxes(line_id)
 
       # @return [Array<String>] ids of other lines on whose labels a line lies
-      def labels_under(line_id) = lines.boxes(line_id).flat_map { |box| labels.overlapping(box).map(&:first) }.uniq - [line_id]
+      def labels_under(line_id)
+        covering = lines.boxes(line_id).reject { |box| labels.free?(box) { |id| id == line_id } }
+        covering.flat_map { |box| labels.overlapping(box).map(&:first) }.uniq - [line_id]
+      end
 
       # @param allowed [Array<String>] boundaries that the box may lie in
       # @return [Boolean] whether it lies in no other boundary
@@ -129,9 +132,9 @@ module Basalt
           last ||= place
           next unless labels.free?(box)
 
-          met = lines.overlapping(box).count { |id, _| id != line_id }
-          return place if met.zero?
+          return place if lines.free?(box) { |id| id == line_id }
 
+          met = lines.overlapping(box).count { |id, _| id != line_id }
           best, least = place, met if least.nil? || met < least
         end
         best || last || tight(label, points) || (label.figure && Layout::Polyline.middle(points))
@@ -163,8 +166,9 @@ module Basalt
       #
       # @param from [Array] the line from the label's end on
       def at_end(label, points, from, alone, &)
-        length = Layout::Polyline.length(points)
-        yield Layout::LabelPlaces.at(points, length / 2.0) if alone && points.length == 2 && length < 100
+        if alone && points.length == 2 && Layout::Polyline.length(points) < 100
+          yield Layout::LabelPlaces.at(points, Layout::Polyline.length(points) / 2.0)
+        end
         Layout::LabelPlaces.near_end(from, label.width, label.height, label.out, &)
       end
     end

@@ -35,13 +35,16 @@ module Basalt
 
       # @yieldparam id [Object]
       # @return [Boolean] whether nothing overlaps the box, of what the block does not except
-      def free?(box, &except)
-        return first_overlapping(box).nil? unless except
+      def free?(box)
+        return first_overlapping(box).nil? unless block_given?
 
-        @large.each_key { |id, other| return false if other.overlap?(box) && !except.call(id) }
+        @large.each_key { |id, other| return false if other.overlap?(box) && !yield(id) }
+        left, top, right, bottom = box.x, box.y, box.right, box.bottom
         each_cell(box) do |cell|
           entries = @cells[cell] or next
-          entries.each_key { |id, other| return false if other.overlap?(box) && !except.call(id) }
+          entries.each_key do |id, other|
+            return false if left < other.right && other.x < right && top < other.bottom && other.y < bottom && !yield(id)
+          end
         end
         true
       end
