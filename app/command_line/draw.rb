@@ -36,7 +36,7 @@ module CommandLine
       set = model
       sheet = sheet(set)
       ground = options[:ground] || Drawings::Export.usual_ground(type)
-      svg = Drawings::Export.svg(arranged(set), sheet.id, findings: Basalt::Checks::Runner.new(set).errors, ground:)
+      svg = Drawings::Export.svg(settled(set), sheet.id, findings: Basalt::Checks::Runner.new(set).errors, ground:)
       paper = Drawings::Paper.new(**options.slice(:size, :orientation, :spread))
       Files.write(
         to,
@@ -62,7 +62,7 @@ module CommandLine
       raise Basalt::Mistake, "#{file} has no sheet to draw" if set.sheet_list.empty?
 
       drawn = Drawings::SheetSet.new(
-        arranged(set),
+        settled(set),
         set.sheet_list,
         findings: Basalt::Checks::Runner.new(set).errors,
         ground: options[:ground] || "white"
@@ -71,6 +71,9 @@ module CommandLine
       Files.write(to, type == "pdf" ? drawn.pdf(paper:, about: { Title: set.project }.compact) : drawn.zip)
       0
     end
+
+    # What is drawn of it is looked up more often than it is put there.
+    def settled(set) = set.advance(arranged(set).effect)
 
     def sheet(set)
       sheets = set.sheet_list

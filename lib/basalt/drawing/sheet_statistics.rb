@@ -172,18 +172,34 @@ module Basalt
       end
 
       def span(set, element, placement, notation)
-        boxes =
-          if element.description.figure&.outline?
-            element.description.figure.outlines(set, @sheet_id, element)
-          elsif element.relation?
-            placement.route ? Layout::Polyline.boxes(placement.route["points"]) + words(set, element, placement, notation) : []
-          elsif placement.x
-            [placement.box, *notation.obstacles(set, element, placement)]
-          else
-            []
-          end
+        if element.description.figure&.outline?
+          around_boxes(element.description.figure.outlines(set, @sheet_id, element))
+        elsif element.relation?
+          line_span(placement.route["points"], words(set, element, placement, notation)) if placement.route
+        elsif placement.x
+          around_boxes([placement.box, *notation.obstacles(set, element, placement)])
+        end
+      end
+
+      def around_boxes(boxes)
         around = Layout::Box.around(boxes)
         around && [around.x, around.y, around.right, around.bottom]
+      end
+
+      def line_span(points, words)
+        return if points.length < 2
+
+        left, top = points.first
+        right, bottom = left, top
+        points.each do |x, y|
+          left = x if x < left
+          right = x if x > right
+          top = y if y < top
+          bottom = y if y > bottom
+        end
+        reached = [left, top, right, bottom]
+        words.each { |box| reached = widened(reached, [box.x, box.y, box.right, box.bottom]) }
+        reached
       end
 
       def words(set, line, placement, notation)

@@ -42,7 +42,7 @@ module Basalt
 
       # @return [Array<String>]
       def told(unparser, thing)
-        return [] if unparser.set.links.ids_by(:element, thing.id).empty?
+        return [] unless unparser.set.links.any_by?(:element, thing.id)
 
         unparser.set.links_of(thing.id).map do |link|
           sheet = link.dangling? ? link.lost : unparser.set.sheets[link.sheet_id].name

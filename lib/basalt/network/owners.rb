@@ -8,8 +8,9 @@ module Basalt
 
       # @return [Array<String>] ids; none or one
       def of(set, device)
-        found = set.relations_of(device.id, "ownership")
-        found.empty? ? found : found.select { |o| o.target("owned") == device.id }.map { |o| o.target("owner") }.first(1)
+        return [] unless set.elements.any_by?(:kind, "ownership")
+
+        set.relations_of(device.id, "ownership").select { |o| o.target("owned") == device.id }.map { |o| o.target("owner") }.first(1)
       end
 
       def clear(context, device)

@@ -13,10 +13,11 @@ module Basalt
 
         # @return [Array<Array(Model::Element, Integer)>] models of a unit, each with the slot it sits in, nil for the unit itself
         def of(set, unit)
-          found = set.relations_of(unit.id, RELATION)
-          return found if found.empty?
+          # Most sets have no models at all.
+          return [] unless set.elements.any_by?(:kind, RELATION)
 
-          found
+          set
+            .relations_of(unit.id, RELATION)
             .select { |one| one.target("unit") == unit.id }
             .sort_by { |one| [slot(one) || -1, one.ordinal] }
             .filter_map { |one| set.element(one.target("model"))&.then { |model| [model, slot(one)] } }
