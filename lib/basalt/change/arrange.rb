@@ -4,6 +4,8 @@ module Basalt
   module Change
     # Puts a placement somewhere: any of +x+, +y+, +w+, +h+, +pinned+, +shape+, +route+.
     Arrange = Value.of(:placement_id, :to) do
+      # Puts it there, unless it stands so already.
+      #
       # @param placement [Model::Placement] as it stands in the draft
       # @param to [Hash]
       def self.put(draft, placement, to)

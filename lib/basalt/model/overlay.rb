@@ -35,8 +35,12 @@ module Basalt
         @touched.empty? ? kept : kept.reject { |id| @touched.key?(id) } + @own.ids_by(index, key)
       end
 
-      # (see Table#any_by?)
-      def any_by?(index, key) = @touched.empty? ? @base.any_by?(index, key) : ids_by(index, key).any?
+      # (see Table#any_by?) Where there are more below than were touched, some are left.
+      def any_by?(index, key)
+        return true if @own.any_by?(index, key) || @base.count_by(index, key) > @touched.length
+
+        @base.ids_by(index, key).any? { |id| !@touched.key?(id) }
+      end
 
       # (see Table#count_by)
       def count_by(index, key)

@@ -16,6 +16,7 @@ module Basalt
       # @return [Array<Element>] relations that have an end at the element, in order of making
       def relations_of(id, *kinds)
         return in_order(elements.by(:target, id)) if kinds.empty?
+        return [] if kinds.none? { |kind| elements.any_by?(:kind, kind) }
 
         found = []
         elements.each_by(:target, id) { |one| found << one if kinds.include?(one.kind) }

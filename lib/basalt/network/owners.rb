@@ -8,8 +8,6 @@ module Basalt
 
       # @return [Array<String>] ids; none or one
       def of(set, device)
-        return [] unless set.elements.any_by?(:kind, "ownership")
-
         set.relations_of(device.id, "ownership").select { |o| o.target("owned") == device.id }.map { |o| o.target("owner") }.first(1)
       end
 

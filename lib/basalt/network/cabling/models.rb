@@ -13,9 +13,6 @@ module Basalt
 
         # @return [Array<Array(Model::Element, Integer)>] models of a unit, each with the slot it sits in, nil for the unit itself
         def of(set, unit)
-          # Most sets have no models at all.
-          return [] unless set.elements.any_by?(:kind, RELATION)
-
           set
             .relations_of(unit.id, RELATION)
             .select { |one| one.target("unit") == unit.id }

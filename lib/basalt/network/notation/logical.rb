@@ -163,8 +163,6 @@ module Basalt
         end
 
         def shared_label(set, attachment)
-          return [] unless set.elements.any_by?(:kind, "shared gateway")
-
           thing, subnet = attachment.targets
           gateway = set.relations_of(thing, "shared gateway").find { |g| g.target("subnet") == subnet && g["address"] } or return []
           [Drawing::Label.new(role: "subnet", text: "#{Addressing.shorthand(gateway["address"], set.element(subnet))} shared")]
