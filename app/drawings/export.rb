@@ -28,7 +28,7 @@ module Drawings
       scene = Basalt::Drawing::Excerpt.new(scene, only) if only
       scene = yield(scene) if block_given?
       reading = only ? "" : Basalt::Statements::Unparser.new(set).sheet(sheet_id).map(&:strip).join(". ")
-      on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |items| Fonts.rules(characters(items)) })
+      on(ground, Basalt::Drawing::SVG.document(scene, description: reading) { |letters| Fonts.rules(letters) })
     end
 
     # A picture within a picture has none of its own, so that sheets may show each other.
@@ -41,20 +41,6 @@ module Drawings
 
         drawn = svg(set, id.delete_prefix(sheet), pictures: false)
         "data:image/svg+xml;base64,#{Base64.strict_encode64(drawn)}"
-      end
-    end
-
-    # @param items [Array<Basalt::Drawing::Item>]
-    # @return [Array<String>] what their words are written with
-    def characters(items) = items.flat_map { |item| words(item.shapes) }.uniq.join.chars.uniq.sort
-
-    def words(shapes)
-      shapes.flat_map do |shape|
-        case shape[0]
-        when :text then [shape[3].to_s]
-        when :part then words(shape[2])
-        else []
-        end
       end
     end
 

@@ -72,4 +72,59 @@ class TablesTest < Minitest::Test
       agree(plain, table, "#{seed}, beneath")
     end
   end
+
+  Placement = Basalt::Model::Placement
+
+  # On two sheets, of three elements, some once more.
+  def placement(random, known)
+    id = "p#{random.rand(10)}"
+    was = known[id]
+    return was.with(x: random.rand(99)) if was && random.rand(2).zero?
+
+    shape = [nil, { "again" => true }, { "closed" => true }].sample(random:)
+    Placement.new(id:, sheet_id: "s#{random.rand(2)}", element_id: "e#{random.rand(3)}", shape:, ordinal: random.rand(99))
+  end
+
+  # One at most is known by a key on a sheet.
+  def stand(random, known, table)
+    id = "p#{random.rand(10)}"
+    return known.delete(id).tap { table.delete(id) } if random.rand(4).zero?
+
+    fresh = placement(random, known)
+    others = known.values.select { |one| one.id != fresh.id && one.sheet_id == fresh.sheet_id && one.key == fresh.key }
+    others.each { |one| known.delete(one.id).tap { table.delete(one.id) } }
+    known[fresh.id] = fresh
+    table.put(fresh)
+  end
+
+  def stands_as(known, table, message)
+    by_sheet = known.values.group_by(&:sheet_id)
+    keys = ["e0", "e1", "e2", *known.keys]
+    %w[s0 s1].product(keys).each do |sheet_id, key|
+      assert_same known.values.find { |one| one.sheet_id == sheet_id && one.key == key }, table.at(sheet_id, key), "#{message}: #{key}"
+    end
+    %w[s0 s1].each { |id| assert_equal by_sheet.fetch(id, []).map(&:id).sort, table.ids_by(:sheet, id).sort, message }
+    closed = known.values.select(&:closed?).map(&:sheet_id).uniq
+    %w[s0 s1].each { |id| assert_equal closed.include?(id), table.any_by?(:closed, id), message }
+    again = known.values.select(&:again?).group_by(&:element_id)
+    %w[e0 e1 e2].each { |id| assert_equal again.fetch(id, []).map(&:id).sort, table.ids_by(:again, id).sort, message }
+  end
+
+  def test_placements_are_found_by_sheet_and_key_however_they_came_there
+    60.times do |seed|
+      random = Random.new(seed)
+      table = Basalt::Model::RowTypes.of(:placements).empty
+      known = {}
+      20.times { |step| stand(random, known, table).then { stands_as(known, table, "#{seed}, #{step}") } }
+      pinned = Basalt::Model::PinnedTable.new(table, Mutex.new)
+      before = known.dup
+      over = known.dup
+      overlay = Basalt::Model::Overlay.new(table)
+      20.times { |step| stand(random, over, overlay).then { stands_as(over, overlay, "#{seed}, over, #{step}") } }
+      known.each_key { |id| pinned.keep(id, table[id]) }
+      12.times { |n| pinned.keep("p#{n}", table["p#{n}"]) }
+      20.times { stand(random, known, table) }
+      stands_as(before, pinned, "#{seed}, pinned")
+    end
+  end
 end

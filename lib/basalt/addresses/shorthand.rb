@@ -26,7 +26,11 @@ module Basalt
       end
 
       # @return [String] the last so many octets of a number
-      def octets_of(number, count) = (count - 1).downto(0).map { |place| (number >> (8 * place)) & 255 }.join(".")
+      def octets_of(number, count)
+        return (number & 255).to_s if count == 1
+
+        (count - 1).downto(0).map { |place| (number >> (8 * place)) & 255 }.join(".")
+      end
 
       # Only what begins with +::+ is seen to be short.
       def low_bits_of(prefix, address)

@@ -51,7 +51,8 @@ module Basalt
         looking = @check.new(analysis)
         looking.among(elements)
         elements.each do |element|
-          looking.about(element).then { |found| @by_element[element.id] = [element.ordinal, found] if found.any? }
+          found = looking.about(element)
+          @by_element[element.id] = [element.ordinal, found] unless found.empty?
         end
         self
       end

@@ -13,16 +13,16 @@ module Basalt
       end
 
       # @return [Array(String, String)] keys of what its first and its last end are at
-      def of(line) = line.endpoints.map { |key| @nesting.stand_in(key) }
+      def of(line) = @nesting.collapsed? ? line.endpoints.map { |key| @nesting.stand_in(key) } : line.endpoints
 
       # @return [Boolean] whether it runs within what is drawn as one thing, and so is not drawn
-      def within_one?(line) = line.endpoints.uniq.length > 1 && of(line).uniq.one?
+      def within_one?(line) = @nesting.collapsed? && line.endpoints.uniq.length > 1 && of(line).uniq.one?
 
       # @return [Array<Layout::Terminal>] for the first and the last end
       def terminals(line) = of(line).each_with_index.map { |key, index| terminal(line, key, index) }
 
       # @return [Boolean] whether both ends are at things as wholes
-      def whole?(line) = parts(line).none?
+      def whole?(line) = !notation.ends_at_parts? || parts(line).none?
 
       private
 

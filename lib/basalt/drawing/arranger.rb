@@ -1,30 +1,19 @@
 # frozen_string_literal: true
 
-require "forwardable"
-
 module Basalt
   module Drawing
     # Keeps the drawing of a sheet in step with its model: everything shown has a place, and
     # every line a route and places for its labels. Writes into the draft, so that the
     # arrangement is part of the same act.
     class Arranger
-      extend Forwardable
+      extend Delegation
 
       # How often a sheet is laid out again for words that lie on lines, at most; once where somebody waits.
       ROUNDS = 5
 
-      def_delegators :@context,
-                     :draft,
-                     :sheet_id,
-                     :notation,
-                     :spatial_index,
-                     :placement,
-                     :nesting,
-                     :anchors,
-                     :arrange,
-                     :stand,
-                     :touched_elements,
-                     :touched_things
+      delegate :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :anchors, :arrange, :stand,
+               :touched_elements, :touched_things,
+               to: :@context, from: LayoutContext
 
       # @param draft [Change::Draft]
       # @param spatial_index [SpatialIndex, nil] of the sheet as it stood before the draft; kept in step
@@ -56,7 +45,10 @@ module Basalt
       def lay(only: nil, quick: false, by_hand: false, crowded: [])
         laid = only ? Part.new(draft, sheet_id, only).laid : LayoutStyle.tidy(notation, draft, sheet_id, quick:, crowded:)
         laid = laid.transform_values { |to| to[:x] ? to.merge(by_hand: true) : to } if by_hand
-        laid.each { |element_id, to| arrange(element_id, to) unless placement(element_id)&.pinned }
+        laid.each do |element_id, to|
+          placed = placement(element_id)
+          arrange(element_id, to, placed:) unless placed&.pinned
+        end
         clear_pins(laid)
         @context.survey
         lines = notation.lines_on(draft, sheet_id)
@@ -187,7 +179,8 @@ module Basalt
 
       # What was laid out where something pinned stands has to find another place.
       def clear_pins(laid)
-        pinned = draft.placements_on(sheet_id).select { |placed| placed.pinned && placed.box }
+        @pinned = draft.placements_on(sheet_id).select(&:pinned)
+        pinned = @pinned.select(&:box)
         return if pinned.empty?
 
         laid.each_key do |id|
@@ -203,7 +196,10 @@ module Basalt
       # @return [Boolean] whether a line goes as it was laid out, and was taken up so
       def stands?(line, laid) = laid.dig(line.id, :route, "points")&.equal?(placement(line.id)&.route&.fetch("points"))
 
-      def ends_kept?(line) = anchors.whole?(line) && line.endpoints.none? { |id| placement(id)&.pinned || displaced.include?(id) }
+      def ends_kept?(line)
+        anchors.whole?(line) && (@pinned.empty? || line.endpoints.none? { |id| placement(id)&.pinned || displaced.include?(id) })
+      end
+
       def displaced = @displaced ||= Set.new
 
       # What the draft moved, altered or struck no longer stands where the spatial_index has it.

@@ -1,15 +1,14 @@
 # frozen_string_literal: true
 
-require "forwardable"
-
 module Basalt
   module Drawing
     # The ways of lines: found where there is none, kept where nothing is against it, and the
     # places of their labels.
     class EdgeRouting
-      extend Forwardable
+      extend Delegation
 
-      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :anchors, :arrange, :stand
+      delegate :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :anchors, :arrange, :stand,
+               to: :@context, from: LayoutContext
 
       # @param context [LayoutContext]
       def initialize(context)
@@ -88,10 +87,12 @@ module Basalt
 
       # @param words [Array(Numeric, Numeric), nil] where there is room for what stands in its middle
       def take_route(line, points, words: nil)
-        labels =
-          spatial_index.place_labels(line.id, notation.labels(draft, line), points, line.ends.map(&:role).values_at(0, -1), first: words)
-        kept = placement(line.id)&.kept? ? { "kept" => true } : {}
-        arrange(line.id, { route: { "points" => points, "labels" => labels, **kept } })
+        ends = [line.ends.first.role, line.ends.last.role]
+        labels = spatial_index.place_labels(line.id, notation.labels(draft, line), points, ends, first: words)
+        placed = placement(line.id)
+        route = { "points" => points, "labels" => labels }
+        route["kept"] = true if placed&.kept?
+        arrange(line.id, { route: }, placed:)
         draw_through(line, points)
       end
 

@@ -18,6 +18,7 @@ module Basalt
 
       def sheet = @scene.sheet
       def items = @items ||= @placements.flat_map { |placement| @scene.items_of(placement) }
+      def each_item(&) = items.each(&)
 
       # @return [Layout::Box]
       def bounds

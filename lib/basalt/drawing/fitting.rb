@@ -1,15 +1,14 @@
 # frozen_string_literal: true
 
-require "forwardable"
-
 module Basalt
   module Drawing
     # Keeps boundaries around what they contain, from the innermost outwards; a collapsed one
     # is as large as a slab.
     class Fitting
-      extend Forwardable
+      extend Delegation
 
-      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements
+      delegate :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :arrange, :stand, :touched_elements,
+               to: :@context, from: LayoutContext
 
       # @param context [LayoutContext]
       def initialize(context)

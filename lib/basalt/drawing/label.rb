@@ -10,14 +10,16 @@ module Basalt
         self::HEIGHT = 16
 
         def width = figure ? figure.width : Pens.width(text, style) + 8
-        def height = figure ? figure.height : self.class::HEIGHT
+        def height = figure ? figure.height : Label::HEIGHT
 
         # @return [Array] shapes
         def shapes(x, y, wrong: false)
           return figure.shapes(x, y) if figure
 
+          w = width
+          h = height
           [
-            Shapes.rect(x - (width / 2.0), y - (height / 2.0), width, height, :halo),
+            Shapes.rect(x - (w / 2.0), y - (h / 2.0), w, h, :halo),
             Shapes.text(x, y + 4, text, wrong && style == :label ? :wrong : style, :middle)
           ]
         end

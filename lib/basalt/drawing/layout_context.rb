@@ -33,13 +33,13 @@ module Basalt
       def anchors = @anchors ||= Anchors.new(draft, sheet_id)
 
       # @param to [Hash] what of the placement becomes different
-      def arrange(key, to)
-        placed = placement(key)
+      # @param placed [Model::Placement, nil] where it stands, for whoever has looked
+      def arrange(key, to, placed: placement(key))
         unless placed
           Change::Show.new(sheet_id:, element_id: key).apply(draft)
           placed = placement(key)
         end
-        Change::Arrange.put(draft, draft.placements[placed.id], to)
+        Change::Arrange.put(draft, draft.is_a?(AsDrawn) ? draft.placements[placed.id] : placed, to)
       end
 
       # Stands something where the draft has it, when it was taken off the spatial_index.

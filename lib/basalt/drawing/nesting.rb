@@ -57,18 +57,17 @@ module Basalt
         any? && @kinds.include?(@set.element(id)&.kind) && !closed?(id) && children(id).any?
       end
 
-      def closed?(id) = any_closed? && @set.placement(@sheet_id, id)&.closed? && children(id).any? ? true : false
+      # @return [Boolean] whether anything on the sheet may stand for what it contains
+      def collapsed? = any? && @set.placements.any_by?(:closed, @sheet_id)
+
+      def closed?(id) = collapsed? && @set.placement(@sheet_id, id)&.closed? && children(id).any? ? true : false
 
       # @return [String] the element itself, or the outermost collapsed boundary it is in
       def stand_in(id)
-        any? && any_closed? ? ancestors(id).reverse.find { |outer| closed?(outer) } || id : id
+        collapsed? ? ancestors(id).reverse.find { |outer| closed?(outer) } || id : id
       end
 
       def hidden?(id) = stand_in(id) != id
-
-      private
-
-      def any_closed? = @set.placements.ids_by(:closed, @sheet_id).any?
     end
   end
 end

@@ -1,14 +1,12 @@
 # frozen_string_literal: true
 
-require "forwardable"
-
 module Basalt
   module Drawing
     # A notation that answers everything as another does, for those that differ in a little.
     class NotationDelegator
-      extend Forwardable
+      extend Delegation
 
-      def_delegators :@notation, *[Notation, *Notation::PARTS].flat_map { |part| part.public_instance_methods(false) }
+      [Notation, *Notation::PARTS].each { |part| delegate(*part.public_instance_methods(false), to: :@notation, from: part) }
 
       def initialize(notation)
         @notation = notation

@@ -1,14 +1,13 @@
 # frozen_string_literal: true
 
-require "forwardable"
-
 module Basalt
   module Drawing
     # Finds things a place: inside their boundary, near what they join, clear of all that stands.
     class PlacementSearch
-      extend Forwardable
+      extend Delegation
 
-      def_delegators :@context, :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :stand
+      delegate :draft, :sheet_id, :notation, :spatial_index, :placement, :nesting, :stand,
+               to: :@context, from: LayoutContext
 
       # @param context [LayoutContext]
       # @param edge_routing [EdgeRouting] of the lines that join what is settled

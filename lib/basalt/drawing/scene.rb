@@ -28,8 +28,14 @@ module Basalt
       attr_reader :set, :sheet, :notation
 
       # @return [Array<Item>] all of it
-      def items
-        [Furniture.item(self), waiting] + set.placements_on(sheet.id).sort_by(&:ordinal).flat_map { |placement| items_of(placement) }
+      def items = to_enum(:each_item).to_a
+
+      # One after the other, each made when the one before was seen to: of a large sheet there are very many.
+      #
+      # @yieldparam item [Item]
+      def each_item(&)
+        furniture.each(&)
+        set.placements_on(sheet.id).sort_by(&:ordinal).each { |placement| items_of(placement).each(&) }
       end
 
       # @param keys [Array<String>]
@@ -37,8 +43,7 @@ module Basalt
       def pieces(keys)
         keys |=
           keys.filter_map { |id| set.element(id) }.select(&:relation?).filter_map { |line| parallels.of(line).first&.id } if sheet.folded?
-        [Furniture.item(self), waiting] +
-          keys.filter_map { |key| set.placement(sheet.id, key) }.flat_map { |placement| items_of(placement) }
+        furniture + keys.filter_map { |key| set.placement(sheet.id, key) }.flat_map { |placement| items_of(placement) }
       end
 
       # @return [Array<Item>]
@@ -119,6 +124,9 @@ module Basalt
       def emphases = contents.emphases
 
       private
+
+      # What surrounds the drawing, and what waits in it.
+      def furniture = [Furniture.item(self), waiting]
 
       def sign(element)
         words = signs[element.id]

@@ -19,7 +19,11 @@ module Basalt
       def part(element_id, shapes) = [:part, element_id, shapes].freeze
       # @param id [String, nil] of an image
       def image(id, box) = [:image, id, box.x, box.y, box.w, box.h].freeze
-      def rect(x, y, w, h, pen) = path("M#{n x} #{n y}H#{n x + w}V#{n y + h}H#{n x}Z", pen)
+
+      def rect(x, y, w, h, pen)
+        left = n(x)
+        path("M#{left} #{n y}H#{n x + w}V#{n y + h}H#{left}Z", pen)
+      end
 
       # @return [String] path data of straight runs
       def data(points) = points.empty? ? "" : "M#{points.map { |x, y| "#{n x} #{n y}" }.join("L")}"

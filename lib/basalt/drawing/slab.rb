@@ -23,19 +23,17 @@ module Basalt
       # @return [Array] shapes
       def shapes(box, name:, line:, glyph:, seam:, pen: :outline)
         room = box.w - TEXT_AT - 10
+        left, bottom, cut = Shapes.n(box.x), Shapes.n(box.bottom), Shapes.n(box.y + CUT)
         [
-          Shapes.path("M#{Shapes.n box.x + CUT} #{Shapes.n box.y}H#{Shapes.n box.right}V#{Shapes.n box.bottom}" \
-                      "H#{Shapes.n box.x}V#{Shapes.n box.y + CUT}Z", pen),
-          Shapes.fill(seam_data(box), Pens::SEAMS.fetch(seam)),
+          Shapes.path("M#{Shapes.n box.x + CUT} #{Shapes.n box.y}H#{Shapes.n box.right}V#{bottom}H#{left}V#{cut}Z", pen),
+          Shapes.fill(
+            "M#{left} #{cut}L#{Shapes.n box.x + 4.5} #{Shapes.n box.y + CUT - 4.5}V#{bottom}H#{left}Z",
+            Pens::SEAMS.fetch(seam)
+          ),
           Shapes.glyph(glyph, box.x + 12, box.y + ((box.h - 24) / 2.0)),
           Shapes.text(box.x + TEXT_AT, box.y + 20, Pens.fit(name, :name, room), :name),
           Shapes.text(box.x + TEXT_AT, box.y + 35, Pens.fit(line, :identifier, room), :identifier)
         ]
-      end
-
-      def seam_data(box)
-        top = box.y + CUT
-        "M#{Shapes.n box.x} #{Shapes.n top}L#{Shapes.n box.x + 4.5} #{Shapes.n top - 4.5}V#{Shapes.n box.bottom}H#{Shapes.n box.x}Z"
       end
     end
   end

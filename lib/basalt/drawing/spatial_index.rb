@@ -15,17 +15,14 @@ module Basalt
         @areas = Layout::Index.new
         @bars = Layout::Index.new
         drawn = AsDrawn.of(set, sheet_id)
-        drawn.placements_on(sheet_id).each { |placement| add(drawn, placement) }
+        take(drawn, drawn.placements_on(sheet_id))
       end
 
       # +areas+ are the boundaries, +bars+ what lines may cross and things not stand on; +reach+ is how far things have ever
       # reached here: left, top, right, bottom.
       attr_reader :sheet_id, :things, :lines, :labels, :areas, :bars, :reach
 
-      def add(set, placement)
-        element = set.element(placement.key) or return
-        element.relation? ? add_line(set, element, placement) : add_thing(set, element, placement)
-      end
+      def add(set, placement) = take(set, [placement])
 
       def remove(key)
         [things, lines, labels, areas, bars].each { |index| index.remove(key) }
@@ -37,11 +34,8 @@ module Basalt
       # @param keys [Array<String>]
       def renew(set, keys)
         set = AsDrawn.of(set, sheet_id)
-        keys.uniq.each do |id|
-          remove(id)
-          placement = set.placement(sheet_id, id)
-          add(set, placement) if placement
-        end
+        keys.uniq.each { |id| remove(id) }
+        take(set, keys.uniq.filter_map { |id| set.placement(sheet_id, id) })
       end
 
       # @return [Boolean] whether a box meets neither a thing nor its surroundings
@@ -79,18 +73,27 @@ module Basalt
 
       private
 
-      def add_thing(set, thing, placement)
-        nesting = Nesting.new(set, sheet_id)
-        return if placement.box.nil? || nesting.hidden?(thing.id)
+      def take(set, placements)
+        return if placements.empty?
 
+        nesting = Nesting.new(set, sheet_id)
         notation = set.sheets[sheet_id].notation
+        placements.each do |placement|
+          element = set.element(placement.key) or next
+          element.relation? ? add_line(set, element, placement, notation) : add_thing(set, element, placement, notation, nesting)
+        end
+      end
+
+      def add_thing(set, thing, placement, notation, nesting)
+        box = placement.box
+        return if box.nil? || nesting.hidden?(thing.id)
+
         boundary = nesting.boundary?(thing.id)
-        add_boundary(thing, placement.box) if boundary
-        (
-          boundary ? Boundary.obstacles(notation.boundary_words(thing), placement.box) : notation.obstacles(set, thing, placement)
-        ).each { |box| things.add(thing.id, box) }
+        add_boundary(thing, box) if boundary
+        (boundary ? Boundary.obstacles(notation.boundary_words(thing), box) : notation.obstacles(set, thing, placement))
+          .each { |one| things.add(thing.id, one) }
         notation.bars(set, thing, placement).each { |box| bars.add(thing.id, box) }
-        stretch(placement)
+        stretch(box)
       end
 
       # No line should run along the edge of a boundary.
@@ -100,25 +103,22 @@ module Basalt
         Layout::Polyline.boxes(corners).each { |edge| lines.add([:edge, thing.id], edge) }
       end
 
-      def stretch(placed)
-        left, top, right, bottom = @reach || [placed.x, placed.y, placed.x, placed.y]
-        @reach = [[left, placed.x].min, [top, placed.y].min, [right, placed.x + placed.w].max, [bottom, placed.y + placed.h].max]
+      def stretch(box)
+        left, top, right, bottom = @reach || [box.x, box.y, box.x, box.y]
+        @reach = [[left, box.x].min, [top, box.y].min, [right, box.right].max, [bottom, box.bottom].max]
       end
 
-      def add_line(set, line, placement)
+      def add_line(set, line, placement, notation)
         return unless placement.route && set.drawn_between?(sheet_id, line)
 
         Layout::Polyline.boxes(placement.route["points"]).each { |box| lines.add(line.id, box) }
         places = placement.route["labels"].to_h
         return if places.empty?
 
-        set.sheets[sheet_id]
-          .notation
-          .labels(set, line)
-          .each do |label|
-            place = places[label.role]
-            labels.add(line.id, Layout::Box.at(*place, label.width, label.height)) if place
-          end
+        notation.labels(set, line).each do |label|
+          place = places[label.role]
+          labels.add(line.id, Layout::Box.at(*place, label.width, label.height)) if place
+        end
       end
 
       # Where no other line runs, or as few as there can be; never on a thing.

@@ -25,61 +25,58 @@ module Basalt
       end
 
       # @return [String] the layers, in order from behind to before
-      def layers(items)
-        by_layer = items.group_by(&:layer)
-        Scene::LAYERS
-          .map { |layer| "<g id=\"layer-#{layer}\">#{by_layer.fetch(layer, []).map { |item| group(item) }.join("\n")}</g>" }
-          .join("\n")
-      end
+      def layers(items) = items.each_with_object(Fragment.new) { |item, fragment| fragment << item }.svg { |item| item }
 
       # @return [String] a document of its own
       #
-      # @param scene [Scene, Excerpt] with +items+ and the +bounds+ to show
+      # @param scene [Scene, Excerpt] with the +bounds+ to show, and +each_item+
       # @param description [String] the reading, for those who cannot see it
-      # @yieldparam items [Array<Item>] all that is drawn
+      # @yieldparam letters [Array<String>] what the words are written with
       # @yieldreturn [String] font-face rules to go with it
       def document(scene, description:)
+        drawn = Fragment.new
+        scene.each_item { |item| drawn << item unless item.type == Scene::WAITING }
         view = Shapes.numbers(*scene.bounds.then { |box| [box.x, box.y, box.w, box.h] }).split
-        defined, items = shared(scene.items.reject { |item| item.type == Scene::WAITING })
-        drawn = layers(items)
-        faces = block_given? ? yield(items) : ""
+        images = shared(drawn.pictured)
         <<~SVG
           <?xml version="1.0" encoding="UTF-8"?>
           <svg xmlns="http://www.w3.org/2000/svg" width="#{view[2]}" height="#{view[3]}" viewBox="#{view.join(" ")}" role="img" aria-labelledby="title desc">
           <title id="title">#{escape(scene.sheet.name)}</title>
           <desc id="desc">#{escape(description)}</desc>
-          <style>#{faces}#{Pens.stylesheet}</style>
-          #{defined}#{drawn}
+          <style>#{yield(drawn.letters) if block_given?}#{Pens.stylesheet}</style>
+          #{definitions(images)}#{drawn.svg { |item| using(images, item) }}
           </svg>
         SVG
       end
 
       # An image that several things show is in a document once, and used where it is shown.
       #
-      # @return [Array(String, Array<Item>)] the definitions, and the items that use them
+      # @return [Hash{Array => String}] ids by address, width and height
       def shared(items)
-        tally =
-          items
-            .flat_map { |item| item.shapes.select { |shape| shape[0] == :image && shape[1] }.map { |shape| shape.values_at(1, 4, 5) } }
-            .tally
-        ids = tally.select { |_, count| count > 1 }.keys.each_with_index.to_h { |key, index| [key, "image-#{index}"] }
-        return "", items if ids.empty?
+        tally = items.flat_map { |item| item.shapes.select { |shape| shown?(shape) }.map { |shape| shape.values_at(1, 4, 5) } }.tally
+        tally.select { |_, count| count > 1 }.keys.each_with_index.to_h { |key, index| [key, "image-#{index}"] }
+      end
+
+      def definitions(images)
+        return "" if images.empty?
 
         defined =
-          ids.map do |(address, w, h), id|
+          images.map do |(address, w, h), id|
             "<image id=\"#{id}\" href=\"#{escape(address)}\" width=\"#{Shapes.n w}\" height=\"#{Shapes.n h}\"/>"
           end
-        used =
-          items.map do |item|
-            item.with(
-              shapes:
-                item.shapes.map do |shape|
-                  shape[0] == :image && ids[shape.values_at(1, 4, 5)] ? [:use, ids[shape.values_at(1, 4, 5)], shape[2], shape[3]] : shape
-                end
-            )
-          end
-        ["<defs>#{defined.join}</defs>\n", used]
+        "<defs>#{defined.join}</defs>\n"
       end
+
+      def using(images, item)
+        item.with(
+          shapes:
+            item.shapes.map do |shape|
+              shown?(shape) && images[shape.values_at(1, 4, 5)] ? [:use, images[shape.values_at(1, 4, 5)], shape[2], shape[3]] : shape
+            end
+        )
+      end
+
+      def shown?(shape) = shape[0] == :image && !shape[1].nil?
 
       def shape(shape)
         case shape[0]

@@ -1,14 +1,12 @@
 # frozen_string_literal: true
 
-require "forwardable"
-
 module Basalt
   module Journeys
     # A sheet with the numbers of journeys on it: what none of them touches is pale.
     class Picture
-      extend Forwardable
+      extend Delegation
 
-      def_delegators :@scene, :sheet, :bounds
+      delegate :sheet, :bounds, to: :@scene
 
       # @param scene [Drawing::Scene]
       # @param marks [Marks]
@@ -20,9 +18,13 @@ module Basalt
       end
 
       # @return [Array<Drawing::Item>]
-      def items
+      def items = to_enum(:each_item).to_a
+
+      # @yieldparam item [Drawing::Item]
+      def each_item(&)
         meant = @now ? Marks.ids(@now).to_set : @marks.touched
-        @scene.items.map { |item| pale?(item, meant) ? item.with(faint: true) : item } + @marks.items(now: @now&.element&.id)
+        @scene.each_item { |item| yield pale?(item, meant) ? item.with(faint: true) : item }
+        @marks.items(now: @now&.element&.id).each(&)
       end
 
       private

@@ -9,9 +9,7 @@ module Basalt
           @kinds ||= Families.gather(:kinds).to_h { |kind| [kind.name, kind] }.freeze
         end
 
-        def kind(name)
-          kinds.fetch(name)
-        end
+        def kind(name) = (@kinds || kinds).fetch(name)
 
         # @return [Array<Kind>] that can stand on every sheet
         def figures = @figures ||= kinds.values.select(&:figure).freeze
@@ -48,7 +46,8 @@ module Basalt
 
         # @raise [Mistake] naming the notations there are
         def notation(name)
-          notations[name] or raise Mistake, "no notation is called “#{Names.short(name)}”; there are #{notations.keys.join(', ')}"
+          (@notations || notations)[name] or
+            raise Mistake, "no notation is called “#{Names.short(name)}”; there are #{notations.keys.join(', ')}"
         end
       end
     end

@@ -20,9 +20,12 @@ module Basalt
 
         # @return [String, nil] id of the element at the end with that role
         def target(role)
-          found = nil
-          ends.each { |one| found ||= one.target_id if one.role == role }
-          found
+          index = 0
+          while (one = ends[index])
+            return one.target_id if one.role == role
+
+            index += 1
+          end
         end
 
         def targets(role = nil) = (role ? ends.select { |e| e.role == role } : ends).map(&:target_id)

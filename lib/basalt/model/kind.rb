@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "forwardable"
-
 module Basalt
   module Model
     # A kind of element: its facts, what it is called (KindNaming), joins (KindJoining), is in or of (KindBelonging), and its table
@@ -32,9 +30,9 @@ module Basalt
           )
         end
 
-        extend Forwardable
+        extend Delegation
 
-        self::PARTS.each { |part, type| def_delegators(part, *type.members) }
+        self::PARTS.each { |part, type| delegate(*type.members, to: part) }
 
         # @return [Boolean] whether an element of the kind can be in another
         def within?(element, container)

@@ -7,7 +7,7 @@ module Basalt
     class Overlay
       def initialize(base)
         @base = base
-        @own = Table.new(base.indexes)
+        @own = base.another
         @touched = {}
       end
 
@@ -19,6 +19,7 @@ module Basalt
       def touched?(id) = @touched.key?(id)
       def ceiling = [@base.ceiling, @own.ceiling].max
       def indexes = @base.indexes
+      def another = @base.another
       def size = @base.size + @own.size - @touched.keys.count { |id| @base[id] }
 
       def each(&block)
@@ -37,7 +38,9 @@ module Basalt
 
       # (see Table#any_by?) Where there are more below than were touched, some are left.
       def any_by?(index, key)
-        return true if @own.any_by?(index, key) || @base.count_by(index, key) > @touched.length
+        return true if @own.any_by?(index, key)
+        return false unless @base.any_by?(index, key)
+        return true if @base.count_by(index, key) > @touched.length
 
         @base.ids_by(index, key).any? { |id| !@touched.key?(id) }
       end
@@ -64,6 +67,15 @@ module Basalt
       def each_by(index, key, &)
         @base.each_by(index, key) { |row| yield row unless @touched.key?(row.id) }
         @own.each_by(index, key, &)
+      end
+
+      # (see Occurrences#at)
+      def at(sheet_id, key)
+        found = @own.at(sheet_id, key)
+        return found if found
+
+        below = @base.at(sheet_id, key)
+        below unless below.nil? || @touched.key?(below.id)
       end
 
       def keys(index)

@@ -16,9 +16,11 @@ module Basalt
       def ceiling = @latch.synchronize { @kept.ceiling }
       def size = @latch.synchronize { @kept.size }
       def indexes = @kept.indexes
+      def another = @kept.another
       def ids_by(index, key) = @latch.synchronize { @kept.ids_by(index, key) }
       def any_by?(index, key) = @latch.synchronize { @kept.any_by?(index, key) }
       def count_by(index, key) = @latch.synchronize { @kept.count_by(index, key) }
+      def at(sheet_id, key) = @latch.synchronize { @kept.at(sheet_id, key) }
       def by(index, key) = @latch.synchronize { @kept.by(index, key) }
       def each_by(index, key, &) = by(index, key).each(&)
       def keys(index) = @latch.synchronize { @kept.keys(index) }

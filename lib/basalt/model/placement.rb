@@ -23,6 +23,11 @@ module Basalt
       # @return [String] what it is known by on its sheet: the element, or itself where it is a further occurrence
       def key = again? ? id : element_id
 
+      # @return [Boolean] whether it stands in every index as another row of the same id does: copies share what they did not alter
+      def found_as?(other)
+        sheet_id.equal?(other.sheet_id) && element_id.equal?(other.element_id) && shape.equal?(other.shape) && ordinal == other.ordinal
+      end
+
       # @return [Hash{String => String}] of a line: by the role of an end the occurrence that it is at, where that is a further one
       def attached = shape&.fetch("at", nil) || {}
 

@@ -59,17 +59,9 @@ module Basalt
 
       # @param key [String] id of an element, or of a further occurrence of one
       # @return [Placement, nil] where that stands
-      def placement(sheet_id, key)
-        # Asked for so often that leaving the block as soon as it is found would cost more than looking on.
-        found = nil
-        placements.each_by(:element, key) { |one| found ||= one if one.sheet_id == sheet_id && !one.again? }
-        return found if found
+      def placement(sheet_id, key) = placements.at(sheet_id, key)
 
-        further = placements[key]
-        further if further && further.sheet_id == sheet_id && further.again?
-      end
-
-      def shown?(sheet_id, key) = !placement(sheet_id, key).nil?
+      def shown?(sheet_id, key) = !placements.at(sheet_id, key).nil?
 
       # @param key [String] id of an element, or of an occurrence of one
       # @return [Element, nil]

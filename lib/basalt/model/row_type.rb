@@ -5,16 +5,20 @@ module Basalt
     # One table of the model, and all that anybody has to know of it: drafts, working sets, the journal, project
     # documents and the database follow this description.
     #
-    # +indexes+ are functions from a row to the key under which it is found, to an array of several, or to nil. +columns+ are its
+    # +indexes+ are functions from a row to the key under which it is found, to an array of several, or to nil; +keeper+ is the class of
+    # the table in memory. +columns+ are its
     # members beside the id, in the order in which they are kept. +merged+ are those that hold facts by name, which are compared
     # and written one by one; +nested+ gives for a member that is a list the class of its values, which a row owns. +together+ are
     # members of which each is compared when one is altered, +unchecked+ those that no one is refused for. +derived+ are functions
     # for columns that only the database has. +conflict+ tells, of a row, that somebody else altered it.
     RowType =
-      Value.of(:table, :row, :indexes, :columns, :merged, :nested, :together, :unchecked, :derived, :conflict) do
+      Value.of(:table, :row, :indexes, :keeper, :columns, :merged, :nested, :together, :unchecked, :derived, :conflict) do
         def initialize(merged: [], nested: {}, together: [], unchecked: [], derived: {}, **rest)
           super(columns: rest[:row].members - [:id], merged:, nested:, together:, unchecked:, derived:, **rest)
         end
+
+        # @return [Table] an empty one
+        def empty = (keeper || Table).new(indexes)
 
         # @return [Array<Symbol>] members that are compared and written as a whole, each in a column
         def whole = columns - merged - nested.keys

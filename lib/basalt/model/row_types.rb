@@ -26,6 +26,7 @@ module Basalt
                     indexes: { element: :element_id.to_proc, sheet: :sheet_id.to_proc }),
         RowType.new(table: :waivers, row: Waiver, conflict: ALTERED, indexes: { finding: :finding.to_proc }),
         RowType.new(table: :placements, row: Placement, merged: %i[shape], together: %i[x y w h pinned], unchecked: %i[by_hand],
+                    keeper: Occurrences,
                     conflict: ->(_) { "somebody else moved this in the meantime" },
                     indexes: {
                       sheet: :sheet_id.to_proc,

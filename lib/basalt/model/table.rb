@@ -20,6 +20,9 @@ module Basalt
       # +ceiling+ is the highest ordinal ever put.
       attr_reader :indexes, :ceiling
 
+      # @return [Table] an empty one that finds rows as this does
+      def another = self.class.new(indexes)
+
       def [](id) = @rows[id]
       def each(&) = @rows.each_value(&)
       def size = @rows.size

@@ -8,7 +8,7 @@ module Basalt
       include Queries
       include Derived
 
-      def initialize(project: nil, version: 0, tables: RowTypes::ALL.transform_values { |type| Table.new(type.indexes) })
+      def initialize(project: nil, version: 0, tables: RowTypes::ALL.transform_values(&:empty))
         @project = project
         @version = version
         @tables = tables

@@ -17,13 +17,14 @@ module Basalt
       # @return [Head, nil]
       def of(line, context)
         word = line[FIRST_WORD]
-        return unless Grammar.declaring(word, context.notation_name).any?
+        notation_name = context.notation_name
+        return if Grammar.declaring(word, notation_name).empty?
 
         matcher = Matcher.new(line, context, quiet: true)
         first = true
-        Grammar.declaring(matcher.token(0)&.text, context.notation_name).each do |form|
+        Grammar.declaring(matcher.token(0)&.text, notation_name).each do |form|
           matcher.heading(form) do |said, after|
-            whole = first && matcher.token(after).nil? && Grammar.only_declares?(word, context.notation_name)
+            whole = first && matcher.token(after).nil? && Grammar.only_declares?(word, notation_name)
             first = false
             return Head.new(form:, said:, joined: joined?(matcher, after), whole:) if declares?(matcher, form, after)
           end

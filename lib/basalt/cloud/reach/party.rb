@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "forwardable"
-
 module Basalt
   module Cloud
     module Reach
@@ -9,9 +7,9 @@ module Basalt
       # Two with the same of these are treated alike, but within a subnet. Equal parts are one object, so that they are found by what
       # they are.
       Party = Value.of(:around, :place, :group_ids) do
-        extend Forwardable
+        extend Delegation
 
-        def_delegators :place, :network_id, :subnet_id, :list_id, :table_id, :open
+        delegate :network_id, :subnet_id, :list_id, :table_id, :open, to: :place
 
         def outside? = place.network_id.nil?
         def version = around.first.version
