@@ -55,8 +55,10 @@ module Basalt
         lines = lines.select { |line| line.endpoints.any? { |id| laid.key?(id) } } if only
         unplaced.each { |placement| @placement_search.settle(placement) }
         lines.each { |line| @edge_routing.draw_through(line, laid.dig(line.id, :route, "points") || []) unless stands?(line, laid) }
+        # Whose words have room of their own come first.
         lines
-          .sort_by { |line| [laid.dig(line.id, :route, "words") ? 0 : 1, line.ordinal] }
+          .partition { |line| laid.dig(line.id, :route, "words") }
+          .flatten(1)
           .each { |line| @edge_routing.finish(line, ends_kept?(line) ? laid.dig(line.id, :route) : nil) }
         @edge_routing.clear_labels(lines)
       end

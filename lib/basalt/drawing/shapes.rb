@@ -26,7 +26,11 @@ module Basalt
       end
 
       # @return [String] path data of straight runs
-      def data(points) = points.empty? ? "" : "M#{points.map { |x, y| "#{n x} #{n y}" }.join("L")}"
+      def data(points)
+        way = ""
+        points.each { |x, y| way = way.empty? ? "M#{n x} #{n y}" : "#{way}L#{n x} #{n y}" }
+        way
+      end
 
       # @return [String] numbers with spaces between
       def numbers(*all) = all.map { |number| n(number) }.join(" ")

@@ -20,7 +20,8 @@ module Basalt
         @tally = Hash.new(0)
         @counts = Hash.new(0)
         set = AsDrawn.of(set, sheet_id)
-        take(set, set.things_on(sheet_id) + set.relations_on(sheet_id))
+        take(set, set.things_on(sheet_id))
+        take(set, set.relations_on(sheet_id), drawn: true)
       end
 
       # Another that is renewed by itself.
@@ -113,12 +114,13 @@ module Basalt
       # Only what reached one of the sides may have left less behind it.
       def reached?(span) = @sides.each_with_index.any? { |side, index| span[index] == side }
 
-      def take(set, elements)
+      # @param drawn [Boolean] whether all ends of the relations are known to stand there
+      def take(set, elements, drawn: false)
         notation = set.sheets[@sheet_id].notation
         nesting = Nesting.new(set, @sheet_id)
         elements.each do |element|
           placed = set.placement(@sheet_id, element.id)
-          next unless element.relation? ? line?(set, element, notation) : placed && !nesting.hidden?(element.id)
+          next unless element.relation? ? line?(set, element, notation, drawn) : placed && !nesting.hidden?(element.id)
 
           count(set, element, notation.marks(set, element) + emphasis(placed) + opens(set, element))
           place(element.id, placed && span(set, element, placed, notation)) or next
@@ -144,9 +146,9 @@ module Basalt
       end
 
       # What another line of its bundle stands for is there too.
-      def line?(set, element, notation)
-        drawn = notation.draws_line?(set, element) || (notation.bundles? && notation.lines.include?(element.kind) && set.follower?(element))
-        drawn && set.drawn_between?(@sheet_id, element)
+      def line?(set, element, notation, drawn)
+        line = notation.draws_line?(set, element) || (notation.bundles? && notation.lines.include?(element.kind) && set.follower?(element))
+        line && (drawn || set.drawn_between?(@sheet_id, element))
       end
 
       def alone?(set, thing, placed, notation, nesting)

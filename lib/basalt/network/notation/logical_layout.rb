@@ -39,10 +39,12 @@ module Basalt
 
         # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
         def placements
-          @hosts = @things.select { |thing| host?(thing) }.group_by { |thing| @lines_of[thing.id].first.target("subnet") }
-          inner = @things.reject { |thing| host?(thing) }
+          hosts, inner = @things.partition { |thing| host?(thing) }
+          @hosts = hosts.group_by { |thing| @lines_of[thing.id].first.target("subnet") }
+          hanging = hosts.to_set { |thing| @lines_of[thing.id].first.id }
+          @between = @lines.reject { |line| hanging.include?(line.id) }
           joined, loose = inner.partition { |thing| @lines_of[thing.id].any? || @hosts.key?(thing.id) }
-          @levels = Tiers.new(@set, joined, @lines.reject { |line| hanging?(line) }).levels
+          @levels = Tiers.new(@set, joined, @between).levels
           @plan = plan(joined.map { |thing| node(thing) })
           laid = joined.each_with_object({}) { |thing, found| put(thing, found) }
           routes(laid)
@@ -78,26 +80,20 @@ module Basalt
           !@sizes.key?(thing.id) && !ABOVE.include?(thing["role"]) && !@loops.include?(thing.id)
         end
 
-        def hanging?(line)
-          line.kind == "attachment" && host?(@set.element(line.target("thing"))) && @lines_of[line.target("thing")].first.id == line.id
+        def edges
+          @edges ||= @between.map { |line| edge(line) }
         end
 
-        def edges
-          @edges ||=
-            @lines
-              .reject { |line| hanging?(line) }
-              .map do |line|
-                from, to = line.ends.map(&:role)
-                rooms = rooms(line)
-                Layout::Edge.new(
-                  id: line.id,
-                  from: line.targets[0],
-                  to: line.targets[1],
-                  from_room: rooms.fetch(from, 0),
-                  to_room: rooms.fetch(to, 0),
-                  middle: rooms.fetch("middle", 0)
-                )
-              end
+        def edge(line)
+          rooms = rooms(line)
+          Layout::Edge.new(
+            id: line.id,
+            from: line.targets[0],
+            to: line.targets[1],
+            from_room: rooms.fetch(line.ends[0].role, 0),
+            to_room: rooms.fetch(line.ends[1].role, 0),
+            middle: rooms.fetch("middle", 0)
+          )
         end
 
         def edges_of(id)
@@ -125,7 +121,9 @@ module Basalt
         end
 
         # Wide enough for the labels of the lines that end at it.
-        def slab_size(thing)
+        def slab_size(thing) = (@slab_sizes ||= {})[thing.id] ||= with_room(thing)
+
+        def with_room(thing)
           w, h = size(thing)
           sides = edges_of(thing.id).group_by { |edge| side(edge, thing.id) }
           needed = sides.values.map { |lines| lines.sum { |edge| [edge.room(thing.id) + 8, Layout::Layered::PITCH].max } + 28 }.max || 0
