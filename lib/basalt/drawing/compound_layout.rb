@@ -56,10 +56,14 @@ module Basalt
         lines = lines(parent)
         sizes = blocks.slice(*things.map(&:id)).transform_values { |inner| [inner.w, inner.h] }
         laid = yield(things, lines, closed_sizes(things).merge(sizes))
+        return laid if sizes.empty?
+
         laid.except(*lines.select { |line| line.endpoints.any? { |id| sizes.key?(id) } }.map(&:id))
       end
 
       def closed_sizes(things)
+        return {} unless @nesting.collapsed?
+
         things
           .select { |thing| @nesting.closed?(thing.id) }
           .to_h { |thing| [thing.id, @notation.closed_size(@set, thing, @nesting.inside(thing.id).length)] }
@@ -67,22 +71,25 @@ module Basalt
 
       # The lines whose ends lie in different members of a group, each in the innermost group that holds both.
       def lines(parent)
-        @by_group ||= @lines.each_with_object(Hash.new { |table, id| table[id] = [] }) { |line, table| sort_in(line, table) }
+        @by_group ||= flat? ? { nil => @lines } : @lines.each_with_object({}) { |line, table| sort_in(line, table) }
         @by_group.fetch(parent, [])
       end
+
+      # Nothing stands in anything: all lines are among the things.
+      def flat? = @parents.each_value.none? && !@nesting.collapsed?
 
       def sort_in(line, table)
         chains = line.ends.values_at(0, -1).map { |one| chain(one.target_id) }
         return if chains.any?(&:nil?)
 
         one, other = chains
-        return table[@parents[one.last]] << line if one == other && line.endpoints.uniq.one?
+        return (table[@parents[one.last]] ||= []) << line if one == other && line.endpoints.uniq.one?
 
         at = one.zip(other).index { |pair| pair.uniq.length > 1 } or return
         members = [one[at], other[at]]
         return if members.any?(&:nil?)
 
-        table[@parents[members.first]] << (members == line.endpoints ? line : between(line, members))
+        (table[@parents[members.first]] ||= []) << (members == line.endpoints ? line : between(line, members))
       end
 
       def between(line, members)

@@ -43,11 +43,12 @@ module Basalt
       #
       # @param lines [Array<Model::Element>] that were given a way
       def clear_labels(lines)
-        covered =
-          lines.flat_map do |line|
-            [(line.id if spatial_index.labels_of(line.id).any? { |box| crossed?(box, line.id) }), *spatial_index.labels_under(line.id)]
-          end
-        covered.compact.uniq.each { |id| draft.element(id)&.then { |line| relabel(line) if placement(id)&.route } }
+        covered = []
+        lines.each do |line|
+          covered << line.id if spatial_index.labels_of(line.id).any? { |box| crossed?(box, line.id) }
+          covered.concat(spatial_index.labels_under(line.id))
+        end
+        covered.uniq.each { |id| draft.element(id)&.then { |line| relabel(line) if placement(id)&.route } }
       end
 
       # @return [Array<String>] ids of lines whose words in the middle lie on another line, or have no place

@@ -50,6 +50,8 @@ module Basalt
       # @return [Array<String>] ids of other lines on whose labels a line lies
       def labels_under(line_id)
         covering = lines.boxes(line_id).reject { |box| labels.free?(box) { |id| id == line_id } }
+        return covering if covering.empty?
+
         covering.flat_map { |box| labels.overlapping(box).map(&:first) }.uniq - [line_id]
       end
 

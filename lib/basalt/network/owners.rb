@@ -8,7 +8,8 @@ module Basalt
 
       # @return [Array<String>] ids; none or one
       def of(set, device)
-        set.relations_of(device.id, "ownership").select { |o| o.target("owned") == device.id }.map { |o| o.target("owner") }.first(1)
+        set.relations_of(device.id, "ownership").each { |one| return [one.target("owner")] if one.target("owned") == device.id }
+        []
       end
 
       def clear(context, device)

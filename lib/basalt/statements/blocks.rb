@@ -121,11 +121,18 @@ module Basalt
 
         # Runs of sentences with the same head become a block.
         def fold(told, depth)
-          told.slice_when { |one, other| one[2][depth].nil? || one[2][depth] != other[2][depth] }.flat_map do |run|
+          runs(told, depth).flat_map do |run|
             head = run.first[2][depth]
             next run.map { |id, lines, heads| [id, lines.map { |line| inner(line, heads, depth) }] } if head.nil? || run.length < 2
 
             [[nil, ["#{head}:"]], *fold(run, depth + 1).map { |id, lines| [id, lines.map { |line| INDENT + line }] }, [nil, [CLOSE]]]
+          end
+        end
+
+        def runs(told, depth)
+          told.each_with_object([]) do |one, runs|
+            head = one[2][depth]
+            head && runs.any? && runs.last[0][2][depth] == head ? runs.last << one : runs << [one]
           end
         end
 

@@ -13,8 +13,10 @@ module Basalt
 
         # @return [Array<Array(Model::Element, Integer)>] models of a unit, each with the slot it sits in, nil for the unit itself
         def of(set, unit)
-          set
-            .relations_of(unit.id, RELATION)
+          made = set.relations_of(unit.id, RELATION)
+          return made if made.empty?
+
+          made
             .select { |one| one.target("unit") == unit.id }
             .sort_by { |one| [slot(one) || -1, one.ordinal] }
             .filter_map { |one| set.element(one.target("model"))&.then { |model| [model, slot(one)] } }

@@ -34,6 +34,8 @@ module Basalt
         end
 
         def told(unit, use)
+          return [] unless unit["ports"]
+
           PortGroups.read(unit["ports"]).select { |group| group.use == use }.map { |group| [use, group.names.to_s, *group.words] }
         end
 

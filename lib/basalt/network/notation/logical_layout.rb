@@ -29,11 +29,11 @@ module Basalt
           @set = set
           @sizes = sizes
           @things = things
-          loops, @lines = lines.partition { |line| line.targets.uniq.one? }
+          loops, @lines = lines.partition { |line| line.endpoints.then { |one, other| one == other } }
           @loops = loops.to_set { |line| line.targets.first }
           @lines_of =
             @lines.each_with_object(Hash.new { |hash, key| hash[key] = [] }) do |line, table|
-              line.targets.uniq.each { |id| table[id] << line }
+              line.endpoints.each { |id| table[id] << line }
             end
         end
 
