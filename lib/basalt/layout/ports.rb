@@ -39,6 +39,11 @@ module Basalt
         sorted.each_with_index { |at, index| at.x = cell.x + (cell.w * (sorted.one? ? 0.5 : index)) }
       end
 
+      # One by itself goes as near as it can.
+      def settle(one, low, high)
+        one.x = one.other.x.to_f.clamp(low, [low, high].max)
+      end
+
       def spread(group)
         cell = group.first.cell
         return pass(group, cell) unless cell.node
@@ -48,6 +53,8 @@ module Basalt
         return if group.empty?
 
         surface = cell.node.public_send(group.first.side)
+        return settle(group.first, cell.x + surface.from, cell.x + surface.to) if group.one?
+
         sorted = group.sort_by { |at| [at.other.x, at.other.cell.level] }
         rooms = sorted.map { |at| [at.part.edge.room(cell.id) + 8, Layered::PITCH].max }
         gaps = [0] + rooms.each_cons(2).map { |one, other| (one + other) / 2.0 }

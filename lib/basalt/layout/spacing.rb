@@ -16,7 +16,7 @@ module Basalt
         pools = []
         wanted.each_with_index do |position, index|
           pools << [(position - offsets[index]).to_f, weights[index].to_f, 1]
-          pools[-2..] = [merge(*pools.last(2))] while pools.length > 1 && pools[-2][0] > pools[-1][0]
+          pools << merge(pools.pop, pools.pop) while pools.length > 1 && pools[-2][0] > pools[-1][0]
         end
         spread(pools, offsets)
       end
@@ -39,9 +39,8 @@ module Basalt
       # @param pools [Array<Array(Float, Float, Integer)>] positions, weights and how many stand there
       # @return [Array<Float>] where each of them is
       def spread(pools, offsets)
-        found = []
-        pools.each { |position, _, count| count.times { found << (position + offsets[found.length]) } }
-        found
+        index = -1
+        pools.flat_map { |position, _, count| Array.new(count) { position + offsets[index += 1] } }
       end
 
       def offsets(gaps)
@@ -49,7 +48,7 @@ module Basalt
         gaps.map { |gap| sum = sum ? sum + gap : 0 }
       end
 
-      def merge(one, other)
+      def merge(other, one)
         weight = one[1] + other[1]
         [((one[0] * one[1]) + (other[0] * other[1])) / weight, weight, one[2] + other[2]]
       end
