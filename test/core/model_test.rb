@@ -87,6 +87,24 @@ class ModelTest < Minitest::Test
     end
   end
 
+  # However much of the model a sheet shows: of what is in it alone, of a half, and of nearly nothing.
+  def test_a_sheet_has_the_relations_whose_ends_stand_on_it
+    random = Random.new(4)
+    12.times do |seed|
+      set = model(GeneratedNetwork.new(seed, subnets: 3, things: 9).text)
+      sheet_id = set.sheet_list.first.id
+      draft = Basalt::Change::Draft.new(set)
+      gone = set.things_on(sheet_id).sample(random.rand(12), random:)
+      gone.each { |thing| draft.delete(:placements, set.placement(sheet_id, thing.id).id) }
+      [set, draft, set.pin].each do |one|
+        shown = one.elements.each.select { |e| e.relation? && e.targets.any? { |id| one.shown?(sheet_id, id) } }
+        expected = shown.select { |e| one.drawn_between?(sheet_id, e) }.sort_by(&:ordinal)
+        assert_equal expected.map(&:id), one.relations_on(sheet_id).map(&:id), seed
+        assert_equal expected.map(&:id), one.send(:relations_around, sheet_id).sort_by(&:ordinal).map(&:id), seed
+      end
+    end
+  end
+
   def test_what_was_worked_out_of_a_version_is_there_for_whoever_pins_it_next
     set = model("sheet S: logical network\nserver a")
     worked = []

@@ -60,8 +60,11 @@ class NotationsTest < Minitest::Test
         .placements_on(sheet_id)
         .filter_map(&:box)
         .each { |box| assert box.x >= frame.x && box.right <= frame.right && box.y >= frame.y && box.bottom <= frame.bottom, message }
-      document = Nokogiri.XML(Drawing::SVG.document(scene, description: message), &:strict)
+      letters = nil
+      written = Drawing::SVG.document(scene, description: message) { |asked| (letters = asked) && "" }
+      document = Nokogiri.XML(written, &:strict)
       assert_equal "svg", document.root.name, message
+      assert_equal document.css("text").map(&:text).join.chars.uniq.sort, letters, message
       assert_empty document.xpath("//*[@id]").map { |node| node["id"] }.tally.select { |_, count| count > 1 }.keys, message
     end
   end

@@ -7,7 +7,8 @@ module Basalt
       def apply(draft)
         return if draft.shown?(sheet_id, element_id)
 
-        draft.put(:placements, Model::Placement.new(id: id || draft.new_id, sheet_id:, element_id:, x:, y:))
+        ordinal = draft.next_ordinal(:placements)
+        draft.put(:placements, Model::Placement.new(id: id || draft.new_id, sheet_id:, element_id:, x:, y:, ordinal:))
       end
     end
   end

@@ -35,10 +35,8 @@ module Basalt
       # @param to [Hash] what of the placement becomes different
       # @param placed [Model::Placement, nil] where it stands, for whoever has looked
       def arrange(key, to, placed: placement(key))
-        unless placed
-          Change::Show.new(sheet_id:, element_id: key).apply(draft)
-          placed = placement(key)
-        end
+        return stand_anew(key, to) unless placed
+
         Change::Arrange.put(draft, draft.is_a?(AsDrawn) ? draft.placements[placed.id] : placed, to)
       end
 
@@ -70,6 +68,13 @@ module Basalt
       end
 
       private
+
+      def stand_anew(key, to)
+        draft.put(
+          :placements,
+          Model::Placement.new(id: draft.new_id, sheet_id:, element_id: key, ordinal: draft.next_ordinal(:placements), **to)
+        )
+      end
 
       def occurrences(id) = [id, *draft.further(sheet_id, id).map(&:key)]
     end

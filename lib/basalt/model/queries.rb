@@ -116,9 +116,7 @@ module Basalt
 
       # @return [Array<Element>] the relations whose ends all stand on the sheet
       def relations_on(sheet_id)
-        found = {}
-        placements_on(sheet_id).each { |placed| elements.each_by(:target, placed.element_id) { |one| found[one.id] = one } }
-        found.values.select { |one| drawn_between?(sheet_id, one) }.sort_by(&:ordinal)
+        (placed_count(sheet_id) > elements.size / 2 ? relations_of_all(sheet_id) : relations_around(sheet_id)).sort_by(&:ordinal)
       end
 
       # A part is shown with its owner.
@@ -132,6 +130,24 @@ module Basalt
       end
 
       private
+
+      def relations_around(sheet_id)
+        found = {}
+        placements_on(sheet_id).each { |placed| elements.each_by(:target, placed.element_id) { |one| found[one.id] = one } }
+        found.values.select { |one| drawn_between?(sheet_id, one) }
+      end
+
+      # Where most of the model stands on the sheet, it is looked through as it is. One end at least stands there itself.
+      def relations_of_all(sheet_id)
+        found = []
+        elements.each do |one|
+          next unless one.relation?
+
+          shown = one.ends.count { |at| shown?(sheet_id, at.target_id) }
+          found << one if shown == one.ends.length || (shown.positive? && drawn_between?(sheet_id, one))
+        end
+        found
+      end
 
       # Most often there is one, or none.
       def in_order(found) = found.length < 2 ? found : found.sort_by(&:ordinal)
