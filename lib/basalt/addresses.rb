@@ -54,10 +54,18 @@ module Basalt
         fields.sub(/(?<![^:])#{longest}(?![^:])/, "::").sub(/:{3,}/, "::").then { |text| text == "::::" ? "::" : text.gsub(/:{3,}/, "::") }
       end
 
+      # @param prefix [String]
+      # @param address [String]
+      # @return [String] (see Shorthand.write)
+      # @raise [BadAddress]
+      def shorthand(prefix, address)
+        remember(:shorthand, "#{prefix} #{address}") { Shorthand.write(self.prefix(prefix), self.address(address)).freeze }
+      end
+
       private
 
       def remember(type, text)
-        memory = (@memory ||= { address: {}, prefix: {} }).fetch(type)
+        memory = (@memory ||= { address: {}, prefix: {}, shorthand: {} }).fetch(type)
         memory.clear if memory.size > REMEMBERED
         memory[text] ||= yield
       end

@@ -68,7 +68,7 @@ module Basalt
         return "?" unless address
 
         prefix = subnet["prefix"]
-        prefix ? Addresses::Shorthand.write(Addresses.prefix(prefix), Addresses.address(address)) : Addresses.address(address).to_s
+        prefix ? Addresses.shorthand(prefix, address) : Addresses.address(address).to_s
       end
 
       def shorthand(interface) = self.class.shorthand(interface.attachment["address"], interface.subnet)

@@ -59,7 +59,7 @@ module Basalt
       def at(subnet, address)
         return [] unless address
 
-        short = subnet["prefix"] ? Addresses::Shorthand.write(Addresses.prefix(subnet["prefix"]), Addresses.address(address)) : address
+        short = subnet["prefix"] ? Addresses.shorthand(subnet["prefix"], address) : address
         ["at #{short}"]
       end
 
