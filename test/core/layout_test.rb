@@ -18,6 +18,28 @@ class LayoutTest < Minitest::Test
     assert box(0, 0).overlap?(L::Box.along([50, -10], [50, 90]))
   end
 
+  # Small boxes and such as touch thousands of cells, put and taken away, on both sides of zero.
+  def test_an_index_finds_what_looking_at_every_box_would
+    12.times do |seed|
+      random = Random.new(seed)
+      box = lambda do |most|
+        L::Box.new(x: random.rand(-90_000..90_000), y: random.rand(-900.0..900.0), w: random.rand(most), h: random.rand(most / 40))
+      end
+      index = L::Index.new
+      all = Array.new(60) { |id| [id, box.call([80, 4_000, 160_000].sample(random:))] }
+      all.each { |id, one| index.add(id, one) }
+      all.shuffle(random:).take(20).each { |pair| all.delete(pair) && index.remove(pair[0]) }
+      40.times do
+        asked = box.call([80, 4_000, 90_000].sample(random:))
+        met = all.select { |_, one| one.overlap?(asked) }
+        except = met.map(&:first).sample(random:)
+        assert_equal met.map(&:first).sort, index.overlapping(asked).map(&:first).sort, seed
+        assert_equal [met.empty?, met.length < 2], [index.free?(asked), index.free?(asked) { |id| id == except }], seed
+        [0, 1, 3].each { |number| assert_equal met.length > number, index.more?(number, asked), seed }
+      end
+    end
+  end
+
   def test_the_index_finds_what_a_search_of_everything_finds
     random = Random.new(8)
     boxes = Array.new(300) { |n| [n, box(random.rand(-3000..3000), random.rand(-3000..3000), random.rand(1..400), random.rand(1..200))] }

@@ -2,31 +2,34 @@
 
 module Basalt
   module Layout
-    # Boxes found by place: a grid of cells, each listing the boxes that touch it. The few that touch
-    # very many cells are in a list of their own.
+    # Boxes found by place: a grid of cells, each listing the boxes that touch it. Those that touch
+    # very many cells are in a coarser grid of their own: on very wide sheets there are thousands.
     class Index
       CELL = 160.0
       LARGE = 256
+      COARSE = CELL * 64
 
       NONE = [].freeze
       private_constant :NONE
 
       def initialize
         @cells = {}
-        @large = {}.compare_by_identity
+        @large = {}
         @boxes = {}
       end
 
       # @param id [Object] what the box is of; a second box of the same id is kept beside the first
       def add(id, box)
         entry = [id, box]
-        large?(box) ? @large[entry] = true : each_cell(box) { |cell| (@cells[cell] ||= {}.compare_by_identity)[entry] = true }
+        cells, side = grid(box)
+        each_cell(box, side) { |cell| (cells[cell] ||= {}.compare_by_identity)[entry] = true }
         (@boxes[id] ||= []) << entry
       end
 
       def remove(id)
         (@boxes.delete(id) || []).each do |entry|
-          @large.delete(entry) || each_cell(entry.last) { |cell| @cells[cell].delete(entry) }
+          cells, side = grid(entry.last)
+          each_cell(entry.last, side) { |cell| cells[cell].delete(entry) }
         end
       end
 
@@ -38,7 +41,7 @@ module Basalt
       def free?(box)
         return first_overlapping(box).nil? unless block_given?
 
-        @large.each_key { |id, other| return false if other.overlap?(box) && !yield(id) }
+        each_large(box) { |id, other| return false if other.overlap?(box) && !yield(id) }
         left, top, right, bottom = box.x, box.y, box.right, box.bottom
         each_cell(box) do |cell|
           entries = @cells[cell] or next
@@ -51,7 +54,7 @@ module Basalt
 
       # @return [Box, nil] one of those that overlap the box
       def first_overlapping(box)
-        @large.each_key { |_, other| return other if other.overlap?(box) }
+        each_large(box) { |_, other| return other if other.overlap?(box) }
         left, top, right, bottom = box.x, box.y, box.right, box.bottom
         each_cell(box) do |cell|
           entries = @cells[cell] or next
@@ -66,7 +69,7 @@ module Basalt
       def overlapping(box)
         found = {}.compare_by_identity
         left, top, right, bottom = box.x, box.y, box.right, box.bottom
-        @large.each_key { |entry| found[entry] = true if entry[1].overlap?(box) }
+        each_large(box) { |entry| found[entry] = true if entry[1].overlap?(box) }
         each_cell(box) do |cell|
           entries = @cells[cell] or next
           entries.each_key do |entry|
@@ -79,7 +82,8 @@ module Basalt
 
       # @return [Boolean] whether more than so many overlap the box
       def more?(number, box)
-        found = @large.select { |(_, other), _| other.overlap?(box) }
+        found = {}.compare_by_identity
+        each_large(box) { |entry| found[entry] = true if entry[1].overlap?(box) }
         each_cell(box) do |cell|
           entries = @cells[cell] or next
           entries.each_key { |entry| found[entry] = true if entry[1].overlap?(box) }
@@ -92,9 +96,16 @@ module Basalt
 
       def large?(box) = ((box.w / CELL) + 1) * ((box.h / CELL) + 1) > LARGE
 
-      def each_cell(box)
-        column, last = (box.x / CELL).floor, (box.right / CELL).floor
-        first, lowest = (box.y / CELL).floor, (box.bottom / CELL).floor
+      # @return [Array(Hash, Float)] the cells that a box is listed in, and how wide these are
+      def grid(box) = large?(box) ? [@large, COARSE] : [@cells, CELL]
+
+      def each_large(box, &)
+        each_cell(box, COARSE) { |cell| @large[cell]&.each_key(&) } unless @large.empty?
+      end
+
+      def each_cell(box, side = CELL)
+        column, last = (box.x / side).floor, (box.right / side).floor
+        first, lowest = (box.y / side).floor, (box.bottom / side).floor
         while column <= last
           row = first
           while row <= lowest
