@@ -38,7 +38,7 @@ module CommandLine
     end
 
     def port
-      Integer(ENV.fetch("PORT", PORT), 10).tap { |number| raise ArgumentError unless number.between?(1, 65_535) }
+      Integer(ENV.fetch("PORT", PORT.to_s), 10).tap { |number| raise ArgumentError unless number.between?(1, 65_535) }
     rescue ArgumentError
       raise Basalt::Mistake, "PORT is a number from 1 to 65535, not “#{ENV.fetch('PORT')}”"
     end

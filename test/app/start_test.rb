@@ -127,6 +127,17 @@ class StartTest < Minitest::Test
     assert_includes get.body, "There is no project yet"
   end
 
+  # As it is begun by whoever says nothing else: where that port is taken, it is that which is said to be in use.
+  def test_it_takes_its_own_port_where_none_is_said
+    own = CommandLine::Start::PORT
+    held = (TCPServer.new("127.0.0.1", own) rescue nil)
+    _, err, status = Open3.capture3(@environment.merge("PORT" => nil), BASALT, "start")
+    assert_match(/Port #{own} is in use already/, err)
+    refute_predicate status, :success?
+  ensure
+    held&.close
+  end
+
   def test_what_cannot_work_is_said
     {
       { "PORT" => "many" } => /PORT is a number/,
