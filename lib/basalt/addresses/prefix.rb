@@ -32,7 +32,7 @@ module Basalt
       def last = first + (1 << open_bits) - 1
       def to_s = "#{Addresses.write(version, first)}/#{length}"
 
-      def cover?(address) = address.version == version && (address.number ^ first) >> (bits - length) == 0
+      def cover?(address) = address.version == version && ((address.number ^ first) >> open_bits).zero?
       def contain?(other) = other.version == version && other.first >= first && other.last <= last
       def overlap?(other) = other.version == version && other.first <= last && first <= other.last
 
