@@ -93,11 +93,10 @@ class LayoutTest < Minitest::Test
   end
 
   def test_ordering_crosses_no_more_than_the_order_given
-    above = Hash.new { |hash, key| hash[key] = [] }
-    below = Hash.new { |hash, key| hash[key] = [] }
-    { a: :z, b: :y, c: :x }.each { |upper, lower| (below[upper] << lower) && (above[lower] << upper) }
-    best = L::Ordering.new([%i[a b c], %i[x y z]], above, below, {}).best
-    assert_equal(%i[a b c].map { |cell| best[0].index(cell) }, %i[z y x].map { |cell| best[1].index(cell) })
+    above, below, beside = Array.new(3) { Array.new(6) { [] } }
+    { 0 => 5, 1 => 4, 2 => 3 }.each { |upper, lower| (below[upper] << lower) && (above[lower] << upper) }
+    best = L::Ordering.new([[0, 1, 2], [3, 4, 5]], above, below, beside).best
+    assert_equal([0, 1, 2].map { |cell| best[0].index(cell) }, [5, 4, 3].map { |cell| best[1].index(cell) })
   end
 
   def test_levels_have_no_holes_and_none_is_too_wide

@@ -33,14 +33,16 @@ module Basalt
       # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
       def placements
         alone, joined = parts.partition { |part| part.one? && !loops?(part.first) }
-        laid =
-          joined.map do |part|
-            tries(part).map { |root, widest| laid(part, root, widest) }.uniq.min_by { |found| quality(part, found).cost }
-          end
-        beneath(packed(laid), alone.flatten)
+        beneath(packed(joined.map { |part| best(part) }), alone.flatten)
       end
 
       private
+
+      # Where there is nothing to choose from, nothing is measured.
+      def best(part)
+        found = tries(part).map { |root, widest| laid(part, root, widest) }
+        found.one? ? found.first : found.uniq.min_by { |laid| quality(part, laid).cost }
+      end
 
       # @return [Array<Array<Model::Element>>] what hangs together, in order of making
       def parts

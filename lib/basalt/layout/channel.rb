@@ -32,17 +32,43 @@ module Basalt
       private
 
       def assign
-        @taken = []
-        @placed = { right: [], left: [], below: [], above: [] }
-        waiting = sorted
-        above = constraints
-        assigned = {}
-        until waiting.empty?
-          run = waiting.delete_at(waiting.index { |candidate| above[candidate.id].all? { |id| assigned.key?(id) } } || 0)
-          lowest = [above[run.id].filter_map { |id| assigned[id] }.max, beneath(run)].compact.max
-          assigned[run.id] = place(run, lowest ? lowest + 1 : 0)
+        order = sorted
+        above = constraints(order)
+        taken = Tracks.new(CLEAR)
+        heights = Hash.new { |table, direction| table[direction] = Skyline.new(order.flat_map { |run| reach(run) }) }
+        tracks = []
+        in_turn(above) do |index|
+          run = order[index]
+          same = heights[direction(run)]
+          lowest = [*tracks.values_at(*above[index]).compact, same.highest(*reach(run))].max
+          tracks[index] = taken.take(*run.span, lowest + 1)
+          same.raise(*reach(run), tracks[index])
         end
-        assigned
+        order.each_with_index.to_h { |run, index| [run.id, tracks[index]] }
+      end
+
+      # With what it keeps clear.
+      def reach(run) = run.span.then { |low, high| [low - (CLEAR / 2.0), high + (CLEAR / 2.0)] }
+
+      # Each when those that must lie above it had their turn, in their order; where some wait for each other, the first.
+      #
+      # @param above [Array<Array<Integer>>]
+      # @yieldparam index [Integer]
+      def in_turn(above)
+        beneath = Array.new(above.length) { [] }
+        above.each_with_index { |others, index| others.each { |other| beneath[other] << index } }
+        open = above.map(&:length)
+        ready = Heap.new
+        open.each_with_index { |count, index| ready.push(index, index) if count.zero? }
+        waiting = open.each_index.to_a
+        done = []
+        above.length.times do
+          index = ready.pop || waiting.shift
+          index = waiting.shift while done[index]
+          done[index] = true
+          yield index
+          beneath[index].each { |other| ready.push(other, other) if (open[other] -= 1).zero? && !done[other] }
+        end
       end
 
       def direction(run)
@@ -65,27 +91,10 @@ module Basalt
         end
       end
 
-      # The lowest track of those to the same side that this one has to lie beneath.
-      def beneath(run)
-        low, high = run.span
-        @placed[direction(run)].filter_map { |a, b, track| track if low < b + CLEAR && a < high + CLEAR }.max
-      end
-
-      def place(run, from)
-        low, high = run.span
-        track = (from..).find { |index| (@taken[index] ||= []).none? { |a, b| low < b + CLEAR && a < high + CLEAR } }
-        @taken[track] << [low, high]
-        @placed[direction(run)] << [low, high, track]
-        track
-      end
-
-      # For each run, the runs that must lie above it.
-      def constraints
-        uppers = @runs.flat_map { |run| run.upper.map { |x| [x, run.id] } }.sort_by(&:first)
-        @runs.to_h do |run|
-          ids = run.lower.flat_map { |x| near(uppers, x) }.uniq
-          [run.id, ids - [run.id]]
-        end
+      # For each run, the runs that must lie above it, all by their places in the order.
+      def constraints(order)
+        uppers = order.each_with_index.flat_map { |run, index| run.upper.map { |x| [x, index] } }.sort_by(&:first)
+        order.each_with_index.map { |run, index| run.lower.flat_map { |x| near(uppers, x) }.uniq - [index] }
       end
 
       def near(uppers, x)

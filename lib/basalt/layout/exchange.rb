@@ -72,13 +72,29 @@ module Basalt
 
       # How many crossings fewer there are when the second stands before the first.
       def gain(one, other)
-        passed(one, other) - passed(other, one) +
-          @across.sum do |neighbours|
-            first, second = neighbours[one], neighbours[other]
-            next 0 if first.empty? || second.empty?
+        passed(one, other) - passed(other, one) + @across.sum { |neighbours| turned(neighbours[one], neighbours[other]) }
+      end
 
-            first.sum { |a| second.sum { |b| @place[a] <=> @place[b] } }
-          end
+      # So many pairs are compared one by one.
+      PAIRS = 64
+      private_constant :PAIRS
+
+      # Pairs that are out of order, less those that are in order.
+      def turned(first, second)
+        return @place[first[0]] <=> @place[second[0]] if first.length == 1 && second.length == 1
+        return 0 if first.empty? || second.empty?
+        return turned_among(first, @place.values_at(*second).sort) if first.length * second.length > PAIRS
+
+        first.sum { |a| second.sum { |b| @place[a] <=> @place[b] } }
+      end
+
+      def turned_among(first, places)
+        first.sum do |cell|
+          at = @place[cell]
+          before = places.bsearch_index { |other| other >= at } || places.length
+          upto = places.bsearch_index { |other| other > at } || places.length
+          before - (places.length - upto)
+        end
       end
 
       # Lines within the level that pass the other cell as things stand, less those that would

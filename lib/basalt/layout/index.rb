@@ -2,110 +2,105 @@
 
 module Basalt
   module Layout
-    # Boxes found by place: a grid of cells, each listing the boxes that touch it. Those that touch
-    # very many cells are in a coarser grid of their own: on very wide sheets there are thousands.
+    # Boxes found by place: grids of cells, each listing the boxes that touch it. A box is in the grid whose cells
+    # are as wide and as high as suits it, so that few of them list it, however far it reaches.
     class Index
+      # Sides of the smallest cells, px.
       CELL = 160.0
-      LARGE = 256
-      COARSE = CELL * 64
+      # So many cells a box may pass in either direction; those of the next grid are so many times as long.
+      STEP = 8
+
+      # Cells of one size. Lines run far in one direction only, and so do the cells that list them.
+      Grid = Struct.new(:wide, :high, :cells)
+      # A box with its edges, which are asked more often than it is.
+      Entry = Struct.new(:id, :box, :left, :top, :right, :bottom)
 
       NONE = [].freeze
-      private_constant :NONE
+      private_constant :NONE, :Grid, :Entry
 
       def initialize
-        @cells = {}
-        @large = {}
+        @grids = []
         @boxes = {}
       end
 
       # @param id [Object] what the box is of; a second box of the same id is kept beside the first
       def add(id, box)
-        entry = [id, box]
-        cells, side = grid(box)
-        each_cell(box, side) { |cell| (cells[cell] ||= {}.compare_by_identity)[entry] = true }
+        entry = Entry.new(id, box, box.x, box.y, box.right, box.bottom)
+        grid = grid(box)
+        each_cell(grid, box) { |cell| (grid.cells[cell] ||= []) << entry }
         (@boxes[id] ||= []) << entry
       end
 
       def remove(id)
         (@boxes.delete(id) || []).each do |entry|
-          cells, side = grid(entry.last)
-          each_cell(entry.last, side) { |cell| cells[cell].delete(entry) }
+          grid = grid(entry.box)
+          each_cell(grid, entry.box) { |cell| grid.cells[cell].delete_if { |other| other.equal?(entry) } }
         end
       end
 
       # @return [Array<Box>] those of an id
-      def boxes(id) = @boxes[id]&.map(&:last) || NONE
+      def boxes(id) = @boxes[id]&.map(&:box) || NONE
 
       # @yieldparam id [Object]
       # @return [Boolean] whether nothing overlaps the box, of what the block does not except
       def free?(box)
-        return first_overlapping(box).nil? unless block_given?
-
-        each_large(box) { |id, other| return false if other.overlap?(box) && !yield(id) }
-        left, top, right, bottom = box.x, box.y, box.right, box.bottom
-        each_cell(box) do |cell|
-          entries = @cells[cell] or next
-          entries.each_key do |id, other|
-            return false if left < other.right && other.x < right && top < other.bottom && other.y < bottom && !yield(id)
-          end
-        end
+        each_overlapping(box) { |entry| return false unless block_given? && yield(entry.id) }
         true
       end
 
       # @return [Box, nil] one of those that overlap the box
       def first_overlapping(box)
-        each_large(box) { |_, other| return other if other.overlap?(box) }
-        left, top, right, bottom = box.x, box.y, box.right, box.bottom
-        each_cell(box) do |cell|
-          entries = @cells[cell] or next
-          entries.each_key do |_, other|
-            return other if left < other.right && other.x < right && top < other.bottom && other.y < bottom
-          end
-        end
+        each_overlapping(box) { |entry| return entry.box }
         nil
       end
 
       # @return [Array<Array(Object, Box)>] what overlaps the box
       def overlapping(box)
         found = {}.compare_by_identity
-        left, top, right, bottom = box.x, box.y, box.right, box.bottom
-        each_large(box) { |entry| found[entry] = true if entry[1].overlap?(box) }
-        each_cell(box) do |cell|
-          entries = @cells[cell] or next
-          entries.each_key do |entry|
-            other = entry[1]
-            found[entry] = true if left < other.right && other.x < right && top < other.bottom && other.y < bottom
-          end
-        end
-        found.keys
+        each_overlapping(box) { |entry| found[entry] = true }
+        found.keys.map { |entry| [entry.id, entry.box] }
       end
 
       # @return [Boolean] whether more than so many overlap the box
       def more?(number, box)
         found = {}.compare_by_identity
-        each_large(box) { |entry| found[entry] = true if entry[1].overlap?(box) }
-        each_cell(box) do |cell|
-          entries = @cells[cell] or next
-          entries.each_key { |entry| found[entry] = true if entry[1].overlap?(box) }
+        each_overlapping(box) do |entry|
+          found[entry] = true
           return true if found.length > number
         end
-        found.length > number
+        false
       end
 
       private
 
-      def large?(box) = ((box.w / CELL) + 1) * ((box.h / CELL) + 1) > LARGE
-
-      # @return [Array(Hash, Float)] the cells that a box is listed in, and how wide these are
-      def grid(box) = large?(box) ? [@large, COARSE] : [@cells, CELL]
-
-      def each_large(box, &)
-        each_cell(box, COARSE) { |cell| @large[cell]&.each_key(&) } unless @large.empty?
+      # @yieldparam entry [Entry] perhaps several times
+      def each_overlapping(box)
+        left, top, right, bottom = box.x, box.y, box.right, box.bottom
+        @grids.each do |grid|
+          cells = grid.cells
+          each_cell(grid, box) do |cell|
+            cells[cell]&.each do |entry|
+              yield entry if left < entry.right && entry.left < right && top < entry.bottom && entry.top < bottom
+            end
+          end
+        end
       end
 
-      def each_cell(box, side = CELL)
-        column, last = (box.x / side).floor, (box.right / side).floor
-        first, lowest = (box.y / side).floor, (box.bottom / side).floor
+      # The grid of boxes of this extent, the same for as long as there is one.
+      def grid(box)
+        wide, high = side(box.w), side(box.h)
+        @grids.find { |grid| grid.wide == wide && grid.high == high } || Grid.new(wide, high, {}).tap { |grid| @grids << grid }
+      end
+
+      def side(extent)
+        side = CELL
+        side *= STEP while extent > side * STEP
+        side
+      end
+
+      def each_cell(grid, box)
+        column, last = (box.x / grid.wide).floor, (box.right / grid.wide).floor
+        first, lowest = (box.y / grid.high).floor, (box.bottom / grid.high).floor
         while column <= last
           row = first
           while row <= lowest

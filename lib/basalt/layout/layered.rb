@@ -16,8 +16,8 @@ module Basalt
       # A level that is no wider than this is not broken, however few things there are, px.
       WIDEST = 2400
 
-      # A place in a level: a node, or the lane of a line that passes.
-      Cell = Struct.new(:id, :node, :edge, :level, :x, :w)
+      # A place in a level: a node, or the lane of a line that passes. All have numbers, from 0 on.
+      Cell = Struct.new(:number, :node, :edge, :level, :x, :w)
       # Where a part of a line meets a cell.
       Foot = Struct.new(:cell, :x)
       # A line's part in the channel above a level: from a cell above it to one below, or between
@@ -26,7 +26,7 @@ module Basalt
         Struct.new(:edge, :uppers, :lowers, :level) do
           def feet = uppers + lowers
           def between? = uppers.any? && lowers.any?
-          def key = [edge.id, level, lowers.last&.cell&.id]
+          def key = [edge.id, level, lowers.last&.cell&.number]
 
           # Goes under its two cells, where it went over them.
           def turn
@@ -77,10 +77,11 @@ module Basalt
       end
 
       def build
-        @cells = @nodes.to_h { |node| [node.id, Cell.new(node.id, node, nil, node.level, 0, node.w)] }
+        @cells = @nodes.to_h { |node| [node.id, Cell.new(nil, node, nil, node.level, 0, node.w)] }
         @levels = Array.new((@nodes.map(&:level).max || -1) + 1) { [] }
         @cells.each_value { |cell| @levels[cell.level] << cell }
         @parts = @edges.flat_map { |edge| parts(edge) }
+        @levels.flatten.each_with_index { |cell, number| cell.number = number }
       end
 
       def parts(edge)
@@ -108,22 +109,29 @@ module Basalt
       end
 
       def lane(edge, level)
-        Cell.new([edge.id, level], nil, edge, level, 0, 2).tap { |cell| @levels[level] << cell }
+        Cell.new(nil, nil, edge, level, 0, 2).tap { |cell| @levels[level] << cell }
       end
 
       def order
-        above, below, beside = Array.new(3) { Hash.new { |hash, key| hash[key] = [] } }
+        cells = @levels.flatten
+        above, below, beside = neighbours(cells.length)
+        ordered = Ordering.new(@levels.map { |level| level.map(&:number) }, above, below, beside).best
+        @levels = ordered.map { |level| cells.values_at(*level) }
+        @rank = Array.new(cells.length)
+        ordered.each { |level| level.each_with_index { |number, index| @rank[number] = index } }
+        settle_beside
+        turn_under(Crossings.new(above, below, beside), ordered)
+      end
+
+      # @return [Array<Array<Array<Integer>>>] those of each cell above, below and beside it
+      def neighbours(length)
+        above, below, beside = Array.new(3) { Array.new(length) { [] } }
         @parts.each do |part|
-          one, other = part.feet.map { |foot| foot.cell.id }
+          one, other = part.feet.map { |foot| foot.cell.number }
           (part.between? ? below : beside)[one] << other
           (part.between? ? above : beside)[other] << one
         end
-        cells = @levels.flatten.to_h { |cell| [cell.id, cell] }
-        ordered = Ordering.new(@levels.map { |level| level.map(&:id) }, above, below, beside).best
-        @levels = ordered.map { |level| level.map { |id| cells[id] } }
-        @rank = ordered.each_with_object({}) { |level, found| level.each_with_index { |id, index| found[id] = index } }
-        settle_beside
-        turn_under(Crossings.new(above, below, beside), ordered)
+        [above, below, beside]
       end
 
       # Straight lines between neighbours of a level, one for each pair.
@@ -133,7 +141,7 @@ module Basalt
           @parts.select do |part|
             next if part.between? || !part.feet.all? { |foot| foot.cell.node.beside }
 
-            pair = part.feet.map { |foot| @rank[foot.cell.id] }.sort
+            pair = part.feet.map { |foot| @rank[foot.cell.number] }.sort
             next if pair[1] - pair[0] != 1 || @gaps[[part.level, pair]]
 
             @gaps[[part.level, pair]] = part
@@ -148,7 +156,7 @@ module Basalt
           .group_by(&:level)
           .each do |level, parts|
             under = crossings.aside(ordered[level])
-            parts.each { |part| part.turn if under.call(*part.feet.map { |foot| @rank[foot.cell.id] }) }
+            parts.each { |part| part.turn if under.call(*part.feet.map { |foot| @rank[foot.cell.number] }) }
           end
       end
 
@@ -165,11 +173,10 @@ module Basalt
       def clearance(one, other)
         return LANE if one.node.nil? || other.node.nil?
 
-        line = @gaps[[one.level, neighbours(one)]]
+        rank = @rank[one.number]
+        line = @gaps.any? && @gaps[[one.level, [rank, rank + 1]]]
         line ? [@gap, line.edge.from_room + line.edge.to_room + line.edge.middle + 40].max : @gap
       end
-
-      def neighbours(one) = [@rank[one.id], @rank[one.id] + 1]
 
       def find_ports = Ports.new(@parts).find
 
@@ -208,7 +215,7 @@ module Basalt
 
       def rise(level) = @levels[level].to_a.filter_map { |cell| cell.node&.rise }.max || 0
 
-      def labelled?(edge, foot) = (edge.middle.positive? && edge.lane.nil?) || (foot.cell.node && edge.room(foot.cell.id).positive?)
+      def labelled?(edge, foot) = (edge.middle.positive? && edge.lane.nil?) || (foot.cell.node && edge.room(foot.cell.node.id).positive?)
 
       def corners
         @nodes.to_h { |node| [node.id, [@cells[node.id].x, @tops[node.level]]] }
@@ -220,7 +227,7 @@ module Basalt
       end
 
       def routes
-        found = @parts.group_by(&:edge).to_h { |edge, parts| [edge.id, route(edge, parts)] }
+        found = @parts.group_by { |part| part.edge.id }.transform_values { |parts| route(parts.first.edge, parts) }
         @beside.each { |part| found[part.edge.id] = straight(part) }
         found
       end
@@ -229,7 +236,7 @@ module Basalt
         return turned(parts) if turn?(parts)
 
         points = parts.flat_map { |part| points(part) }
-        points.reverse! if parts.first.feet.first.cell.id != edge.from
+        points.reverse! if parts.first.feet.first.cell.node&.id != edge.from
         Polyline.simplify(points)
       end
 
@@ -257,7 +264,7 @@ module Basalt
         left, right = part.feet.map(&:cell).sort_by(&:x)
         y = @tops[left.level] + ([left.node.h, right.node.h].min / 2.0)
         points = [[left.x + left.w, y], [right.x, y]]
-        left.id == part.edge.from ? points : points.reverse
+        left.node.id == part.edge.from ? points : points.reverse
       end
     end
   end

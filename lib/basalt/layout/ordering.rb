@@ -11,29 +11,22 @@ module Basalt
       # Smoothing goes past the best order; it is looked at after every few steps.
       LOOK = 5
       ROUNDS = 24
+      # What a round has to bring, as a share of the crossings, for there to be another one.
+      LEAST = 0.005
 
-      # @param levels [Array<Array>] cells of each level in a first order
-      # @param above [Hash{Object => Array}] neighbours on the level above
-      # @param below [Hash{Object => Array}] neighbours on the level below
-      # @param beside [Hash{Object => Array}] neighbours on the same level
+      # @param levels [Array<Array<Integer>>] cells of each level in a first order, numbered from 0 on
+      # @param above [Array<Array<Integer>>] neighbours of each cell on the level above
+      # @param below [Array<Array<Integer>>] neighbours on the level below
+      # @param beside [Array<Array<Integer>>] neighbours on the same level
       def initialize(levels, above, below, beside)
-        @cells = levels.flatten(1)
-        number = @cells.each_with_index.to_h
-        @above, @below, @beside =
-          [above, below, beside].map { |table| @cells.map { |cell| table.fetch(cell, []).map { |other| number.fetch(other) } } }
-        @levels = levels.map { |level| level.map { |cell| number.fetch(cell) } }
-        @crossings = Crossings.new(@above, @below, @beside)
-        @exchange = Exchange.new(@above, @below, @beside, @crossings)
-        @neighbours = @cells.each_index.map { |cell| @above[cell] + @below[cell] + @beside[cell] }
+        @levels = levels
+        @crossings = Crossings.new(above, below, beside)
+        @exchange = Exchange.new(above, below, beside, @crossings)
+        @neighbours = above.zip(below, beside).map { |near| near.flatten(1) }
       end
 
-      # @return [Array<Array>]
-      def best = ordered.map { |level| level.map { |cell| @cells[cell] } }
-
-      private
-
-      # From here on cells are numbers: their tables are asked very often.
-      def ordered
+      # @return [Array<Array<Integer>>]
+      def best
         best = @exchange.call(@levels)
         fewest = @crossings.count(best)
         levels = @levels
@@ -42,12 +35,14 @@ module Basalt
 
           levels = @exchange.call(smooth(levels, round.zero? ? FIRST : AGAIN))
           count = @crossings.count(levels)
-          break if count >= fewest && round.positive?
-
+          enough = round.positive? && count > fewest * (1 - LEAST)
           best, fewest = levels, count if count < fewest
+          break if enough
         end
         best
       end
+
+      private
 
       # The best order met on the way of so many steps.
       def smooth(levels, steps)

@@ -13,7 +13,7 @@ module Basalt
       def find
         ends = @parts.flat_map { |part| ends_of(part) }
         ends.each { |at| at.x = at.cell.x + (at.cell.w / 2.0) }
-        groups = ends.group_by { |at| [at.cell.id, at.side] }.values
+        groups = ends.group_by(&:surface).values
         narrow, wide = groups.partition { |group| group.first.cell.w < 400 }
         2.times { (narrow + wide).each { |group| spread(group) } }
         ends.each(&:write)
@@ -23,6 +23,7 @@ module Basalt
 
       End = Struct.new(:part, :foot, :side, :x, :other) do
         def cell = foot.cell
+        def surface = side == :top ? cell.number : -1 - cell.number
         def write = foot.x = x.round
       end
 
@@ -48,15 +49,16 @@ module Basalt
         cell = group.first.cell
         return pass(group, cell) unless cell.node
 
-        fixed, group = group.partition { |at| at.part.edge.port(cell.id) }
-        fixed.each { |at| at.x = cell.x + at.part.edge.port(cell.id) }
+        id = cell.node.id
+        fixed, group = group.partition { |at| at.part.edge.port(id) }
+        fixed.each { |at| at.x = cell.x + at.part.edge.port(id) }
         return if group.empty?
 
         surface = cell.node.public_send(group.first.side)
         return settle(group.first, cell.x + surface.from, cell.x + surface.to) if group.one?
 
         sorted = group.sort_by { |at| [at.other.x, at.other.cell.level] }
-        rooms = sorted.map { |at| [at.part.edge.room(cell.id) + 8, Layered::PITCH].max }
+        rooms = sorted.map { |at| [at.part.edge.room(id) + 8, Layered::PITCH].max }
         gaps = [0] + rooms.each_cons(2).map { |one, other| (one + other) / 2.0 }
         xs = Spacing.within(sorted.map { |at| at.other.x }, gaps, cell.x + surface.from, cell.x + surface.to)
         sorted.each_with_index { |at, index| at.x = xs[index] }

@@ -13,11 +13,11 @@ module Basalt
       def initialize(levels, parts, distance)
         @levels = levels
         @gaps = levels.map { |level| [0] + level.each_cons(2).map { |one, other| distance.call(one, other) } }
-        @joined = Hash.new { |hash, key| hash[key] = [] }
+        @joined = Array.new(levels.sum(&:length)) { [] }
         parts.select(&:between?).each do |part|
           upper, lower = part.feet.map(&:cell)
-          @joined[upper.id] << lower
-          @joined[lower.id] << upper
+          @joined[upper.number] << lower
+          @joined[lower.number] << upper
         end
       end
 
@@ -51,7 +51,7 @@ module Basalt
 
       # The middle of what a cell is joined to; something wide is joined wherever is nearest.
       def wish(cell)
-        others = @joined.fetch(cell.id, [])
+        others = @joined[cell.number]
         middle = cell.x + (cell.w / 2.0)
         return middle if others.empty?
 

@@ -48,10 +48,10 @@ module Basalt
         children = @spanning.children(id)
         return children if children.length < 3
 
-        near = children.to_h { |child| [child, related(child, children)] }
-        scale = Smoothing.new([children], near)
+        number = children.each_with_index.to_h
+        scale = Smoothing.new([number.values], children.map { |child| related(child, children).map(&number) })
         8.times { scale.step }
-        scale.levels.first
+        scale.levels.first.map { |index| children[index] }
       end
 
       def related(child, siblings)

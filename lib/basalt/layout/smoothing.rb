@@ -8,32 +8,35 @@ module Basalt
     # to level do not see (Koren and Harel, "Axis-by-Axis Stress Minimization", 2003, order levels
     # after such a scale; ours is the power iteration of Hall, 1970, on ranks).
     class Smoothing
-      # @param levels [Array<Array>] cells in the order from which to set out
-      # @param neighbours [Hash{Object => Array}, Array<Array>] of every cell on any level
+      # @param levels [Array<Array<Integer>>] cells, which are numbers, in the order from which to set out
+      # @param neighbours [Array<Array<Integer>>] of every cell on any level
       def initialize(levels, neighbours)
         @levels = levels
-        cells = levels.flatten(1)
-        number = cells.each_with_index.to_h
-        @near = cells.map { |cell| neighbours.fetch(cell).map { |other| number.fetch(other) } }
-        @members = levels.map { |level| level.map { |cell| number.fetch(cell) } }
-        @cells = cells
-        @at = Array.new(cells.length)
-        @members.each { |level| level.each_with_index { |cell, index| @at[cell] = (index + 0.5) / level.length } }
+        @neighbours = neighbours
+        @cells = levels.flatten(1)
+        @at = Array.new(neighbours.length)
+        levels.each { |level| level.each_with_index { |cell, index| @at[cell] = (index + 0.5) / level.length } }
       end
 
       # One step of all cells.
       def step
-        moved =
-          @near.each_with_index.map do |others, cell|
-            others.empty? ? @at[cell] : (@at[cell] + (others.sum { |other| @at[other] } / others.length)) / 2
-          end
+        moved = @neighbours.each_with_index.map { |others, cell| others.empty? ? @at[cell] : (@at[cell] + mean(others)) / 2 }
         size = moved.length.to_f
-        (0...moved.length).sort_by { |cell| moved[cell] }.each_with_index { |cell, rank| @at[cell] = rank / size }
+        @cells.sort_by { |cell| moved[cell] }.each_with_index { |cell, rank| @at[cell] = rank / size }
       end
 
-      # @return [Array<Array>] the levels in the order of the scale
+      # @return [Array<Array<Integer>>] the levels in the order of the scale
       def levels
-        @members.map { |level| level.sort_by { |cell| @at[cell] }.map { |cell| @cells[cell] } }
+        @levels.map { |level| level.sort_by { |cell| @at[cell] } }
+      end
+
+      private
+
+      # Nearly all cells are lanes, which have one neighbour above and one below.
+      def mean(others)
+        return (@at[others[0]] + @at[others[1]]) / 2 if others.length == 2
+
+        others.sum { |other| @at[other] } / others.length
       end
     end
   end

@@ -10,7 +10,8 @@ module Basalt
       def initialize(levels, distance)
         @levels = levels
         @distance = distance
-        @place = levels.each_with_object({}) { |level, found| level.each_with_index { |cell, index| found[cell.id] = index } }
+        @place = []
+        levels.each { |level| level.each_with_index { |cell, index| @place[cell.number] = index } }
       end
 
       def settle
@@ -21,7 +22,7 @@ module Basalt
 
       # The lanes of each line, from above to below, the longest first.
       def chains
-        @levels.flatten.reject(&:node).group_by(&:edge).values.select { |lanes| lanes.length > 1 }.sort_by { |lanes| -lanes.length }
+        @levels.flatten.reject(&:node).group_by { |lane| lane.edge.id }.values.select { |lanes| lanes.length > 1 }.sort_by { |lanes| -lanes.length }
       end
 
       # In as few straight pieces as the neighbours allow.
@@ -50,7 +51,7 @@ module Basalt
       # How far to the left and right a lane can go.
       def room(lane)
         level = @levels[lane.level]
-        index = @place[lane.id]
+        index = @place[lane.number]
         before = index.positive? ? level[index - 1] : nil
         after = level[index + 1]
         half = lane.w / 2.0

@@ -290,22 +290,40 @@ module Basalt
         @parts_alone.fetch(text) { @parts_alone[text] = set.elements.by(:name, text).all?(&:owner_id) }
       end
 
-      # Sentences of the same shape are understood alike, where no other name could be read out of their words.
+      # Sentences of the same shape are understood alike, where no other name could be read out of their words: what the
+      # first of them showed about each of its names, bare, quoted or qualified, holds for the others.
       def certain(parts)
         return sure(parts) if parts.grep(Mention).any?(&:spoken)
 
         runs = WordRuns.new(set, parts, method(:single?))
         return sure(parts) unless runs.plain?
 
-        bare = @shapes.fetch(runs.shape) { @shapes[runs.shape] = sure(parts) == render(parts) }
-        bare ? render(parts) : sure(parts)
+        shape = [@context.notation_name, *runs.shape]
+        places = @shapes[shape]
+        return render(parts, places.to_h { |index, place| [index, at_rung(parts[index], place)] }) if places
+
+        # What is known of one name afterwards may let another stand barer.
+        surest(parts)
+        chosen = surest(parts)
+        @shapes[shape] = chosen.to_h { |index, rung| [index, ladder(parts[index]).index(rung)] }
+        render(parts, chosen)
+      end
+
+      def sure(parts) = render(parts, surest(parts))
+
+      # The first two are what nearly all names take.
+      def at_rung(mention, place)
+        text = mention.name || mention.element.name
+        place.zero? ? text : (place == 1 ? Quoting.quote(text) : ladder(mention)[place])
       end
 
       # Tries each mention bare before quoted before qualified, the others being at their surest.
-      def sure(parts)
+      #
+      # @return [Hash{Integer => String}] what to say, by place among the parts
+      def surest(parts)
         mentions = parts.each_index.select { |index| parts[index].is_a?(Mention) }
         known = remembered(parts, mentions)
-        return render(parts, known) if known && understood?(parts, known)
+        return known if known && understood?(parts, known)
 
         ladders = mentions.to_h { |index| [index, ladder(parts[index])] }
         chosen = ladders.transform_values(&:last)
@@ -313,7 +331,7 @@ module Basalt
           chosen[index] = ladders[index].find { |rung| understood?(parts, chosen.merge(index => rung)) } || ladders[index].last
         end
         remember(parts, chosen)
-        render(parts, chosen)
+        chosen
       end
 
       # What was told between the same words before is tried as it was told then.
