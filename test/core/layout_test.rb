@@ -36,6 +36,7 @@ class LayoutTest < Minitest::Test
         assert_equal met.map(&:first).sort, index.overlapping(asked).map(&:first).sort, seed
         assert_equal [met.empty?, met.length < 2], [index.free?(asked), index.free?(asked) { |id| id == except }], seed
         [0, 1, 3].each { |number| assert_equal met.length > number, index.more?(number, asked), seed }
+        [1, 4].each { |most| assert_equal [(met.map(&:first) - [except]).length, most].min, index.count(asked, most) { |id| id == except }, seed }
       end
     end
   end

@@ -6,6 +6,8 @@ module Basalt
     class SpatialIndex
       # So far words may reach over an edge where nothing else is free, px.
       TIGHT = 12
+      # Of places that meet more lines than this none is better than another.
+      MOST_MET = 1_000
 
       def initialize(set, sheet_id)
         @sheet_id = sheet_id
@@ -134,9 +136,9 @@ module Basalt
           last ||= place
           next unless labels.free?(box)
 
-          return place if lines.free?(box) { |id| id == line_id }
+          met = lines.count(box, least || MOST_MET) { |id| id == line_id }
+          return place if met.zero?
 
-          met = lines.overlapping(box).count { |id, _| id != line_id }
           best, least = place, met if least.nil? || met < least
         end
         best || last || tight(label, points) || (label.figure && Layout::Polyline.middle(points))
@@ -160,7 +162,7 @@ module Basalt
         when ends.last
           at_end(label, points, points.reverse, alone, &)
         else
-          (label.figure ? Layout::LabelPlaces.along(points) : Layout::LabelPlaces.in_middle(points, label.width, label.height)).each(&)
+          label.figure ? Layout::LabelPlaces.along(points, &) : Layout::LabelPlaces.in_middle(points, label.width, label.height, &)
         end
       end
 

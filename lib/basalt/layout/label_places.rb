@@ -25,23 +25,19 @@ module Basalt
         beside(points, w, h).each(&)
       end
 
-      # @return [Enumerator] of middles, worked out as in near_end
-      def in_middle(points, w, h)
-        Enumerator.new do |places|
-          along(points).each { |place| places << place }
-          beside(points, w, h).each { |place| places << place }
-        end
+      # @yieldparam place [Array(Numeric, Numeric)] a middle, worked out as in near_end
+      def in_middle(points, w, h, &)
+        along(points, &)
+        beside(points, w, h).each(&)
       end
 
       # On the line itself.
       #
-      # @return [Enumerator] of middles
-      def along(points)
+      # @yieldparam place [Array(Numeric, Numeric)] a middle
+      def along(points, &)
         length = Polyline.length(points)
-        Enumerator.new do |places|
-          on_segments(points).each { |place| places << place }
-          20.step([length - 20, 20].max, [STEP, length / MOST].max) { |distance| places << at(points, distance) }
-        end
+        on_segments(points).each(&)
+        20.step([length - 20, 20].max, [STEP, length / MOST].max) { |distance| yield at(points, distance) }
       end
 
       # The middle and the quarters of each segment, longest first.
