@@ -21,9 +21,7 @@ module Basalt
 
       # @return [Boolean] whether some words side by side are a known name that is not mentioned there
       def other_names?
-        words.each_index.any? do |from|
-          (1..[words.length - from, ThingSlot::WORDS].min).any? { |count| !meant.include?([from, count]) && known?(from, count) }
-        end
+        words.each_index.any? { |from| (1..longest(from)).any? { |count| known?(from, count) && !meant.include?([from, count]) } }
       end
 
       # Names of words that no statement knows differ in nothing that matters for how they are read, nor do figures and quoted texts; other
@@ -59,9 +57,16 @@ module Basalt
         end
       end
 
+      # @return [Integer] so many words from there on could be a name
+      def longest(from)
+        return 0 if words[from].nil?
+
+        @set.opens_name?(words[from]) ? [words.length - from, ThingSlot::WORDS].min : 1
+      end
+
       def known?(from, count)
         run = words[from, count]
-        !run.include?(nil) && @set.elements.ids_by(:name, run.join(" ")).any?
+        !run.include?(nil) && @set.elements.any_by?(:name, run.join(" "))
       end
     end
   end

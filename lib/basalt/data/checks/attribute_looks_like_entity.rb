@@ -20,7 +20,7 @@ module Basalt
           Describing
             .of(set, entity.id)
             .filter_map do |attribute|
-              other = names[attribute.name.downcase] || names[English.singular(attribute.name).downcase]
+              other = names[attribute.name.downcase] || names[singular(attribute.name)]
               next if other.nil? || other.id == entity.id
 
               finding(
@@ -30,6 +30,12 @@ module Basalt
                 repair: repair("Relate #{entity.name} to #{other.name} instead", *instead(entity, attribute, other))
               )
             end
+        end
+
+        # Many entities have attributes of the same names.
+        def singular(name)
+          @singular ||= {}
+          @singular[name] ||= English.singular(name).downcase
         end
 
         def instead(entity, attribute, other)
