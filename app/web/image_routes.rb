@@ -105,7 +105,7 @@ module Web
 
     # A symbol of a name that is known gets the new image.
     def self.take_symbol(draft, name, image_id)
-      known = draft.named(name).find { |element| element.kind == Basalt::Drawing::Symbols::KIND }
+      known = draft.named(name, Basalt::Drawing::Symbols::KIND).first
       draft.apply(
         (
           if known

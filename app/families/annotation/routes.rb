@@ -49,7 +49,7 @@ module Web
 
             private
 
-            def named(draft, name) = draft.named(name).find { |element| element.kind == "group" }
+            def named(draft, name) = draft.named(name, "group").first
           end
         end
       end

@@ -73,7 +73,7 @@ module Web
             end
 
             def requirement(set, number)
-              set.named(number.strip).find { |one| one.kind == "requirement" } or
+              set.named(number.strip, "requirement").first or
                 raise Basalt::Mistake, "There is no requirement “#{Basalt::Model::Names.short(number)}”"
             end
           end

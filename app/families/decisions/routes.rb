@@ -114,7 +114,7 @@ module Web
 
             def replaces(draft, decision, params)
               name = params[:name].to_s.strip
-              earlier = draft.named(name).find { |one| one.kind == Core::Kinds::DECISION }
+              earlier = draft.named(name, Core::Kinds::DECISION).first
               raise Basalt::Mistake, "There is no decision “#{Basalt::Model::Names.short(name)}”" unless earlier
 
               context = Basalt::Statements::Context.new(draft)

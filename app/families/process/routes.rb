@@ -142,7 +142,7 @@ module Web
           class << self
             def about(draft, sheet, name)
               process =
-                draft.named(Basalt::Model::Names.clean(name)).find { |one| one.kind == "process" } ||
+                draft.named(Basalt::Model::Names.clean(name), "process").first ||
                 Basalt::Change::Add.new(kind: "process", name:).apply(draft)
               draft.apply(Basalt::Change::SetSubject.new(sheet_id: sheet.id, element_id: process.id))
             end

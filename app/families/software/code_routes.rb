@@ -135,7 +135,7 @@ module Web
             name = params[:of].to_s.strip
             return draft.of_kind("class", "package").map(&:id) if name.empty?
 
-            found = draft.named(name).find { |one| one.kind == "package" } || draft.named(name).find { |one| one.kind == "class" } or
+            found = draft.named(name, "package").first || draft.named(name, "class").first or
               raise Basalt::Mistake, "There is no package and no class “#{Basalt::Model::Names.short(name)}”"
             excerpt = Basalt::Software::Reverse::Excerpt.new(draft)
             found.kind == "package" ? excerpt.package(found.id) : excerpt.around(found.id, params[:depth].to_i)

@@ -40,7 +40,7 @@ module Basalt
       def take(draft, row, sheet_id)
         number = row["number"].to_s.empty? ? Satisfaction.next_number(draft) : Model::Names.clean(row["number"])
         known =
-          draft.named(number).find { |one| one.kind == "requirement" } || Change::Add.new(kind: "requirement", name: number).apply(draft)
+          draft.named(number, "requirement").first || Change::Add.new(kind: "requirement", name: number).apply(draft)
         FACTS.each { |fact| draft.apply(Change::Set.new(id: known.id, fact:, value: row[fact])) unless row[fact].to_s.empty? }
         Change::Show.new(sheet_id:, element_id: known.id).apply(draft) if sheet_id
         true

@@ -37,7 +37,7 @@ module Basalt
       def joining(set, kind, thing_id, other_id)
         role = kind == "meets" ? "requirement" : "other"
         raise Mistake, "what #{kind} something else is not the same" if thing_id == other_id
-        return [] if set.relations_of(thing_id, kind).any? { |one| one.target("thing") == thing_id && one.target(role) == other_id }
+        return [] if set.relations_between(thing_id, other_id, kind).any? { |one| one.target("thing") == thing_id && one.target(role) == other_id }
 
         [Change::Add.new(kind:, ends: [["thing", thing_id], [role, other_id]])]
       end
@@ -47,7 +47,7 @@ module Basalt
       #
       # @return [String]
       def next_number(set)
-        taken = ->(candidate) { set.named(candidate).any? { |one| one.kind == "requirement" } }
+        taken = ->(candidate) { set.named(candidate, "requirement").any? }
         pattern = set.of_kind("numbering").first&.[]("pattern")
         if pattern&.match?(FIGURES)
           return (

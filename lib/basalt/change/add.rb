@@ -31,7 +31,11 @@ module Basalt
       end
 
       def next_rank(draft)
-        owner_id && OrderKey.last(draft.parts_of(owner_id).map { |part| part.rank || 0 })
+        return unless owner_id
+
+        ranks = []
+        draft.elements.each_by(:owner, owner_id) { |part| ranks << (part.rank || 0) }
+        OrderKey.last(ranks)
       end
 
       def joined(draft, description)

@@ -28,8 +28,11 @@ module Basalt
         Digest::MD5.hexdigest(JSON.generate([element.kind, element.name, *of(element)])).unpack("a8a4a4a4a12").join("-")
       end
 
-      # A part has only its siblings to be told from.
-      def near(draft, element) = element.owner_id ? draft.elements.by(:owner, element.owner_id) : draft.elements.by(:name, element.name)
+      # A part has only its siblings to be told from: these, or what is called alike, whichever are fewer.
+      def near(draft, element)
+        places = { called: Model::Queries.called(element.kind, element.name), owner: element.owner_id }.compact
+        draft.elements.by(*places.min_by { |index, key| draft.elements.count_by(index, key) })
+      end
 
       def of(element)
         [element.owner_id] + element.description.distinct_by.map { |key| key == "container" ? element.container_id : element.facts[key] }

@@ -38,7 +38,7 @@ module Basalt
 
       # The same two are joined again only by something else.
       def known(set, from, to, facts)
-        set.relations_of(from.id, Kinds::CONNECTION).find do |one|
+        set.relations_between(from.id, to.id, Kinds::CONNECTION).find do |one|
           one.target("from") == from.id && one.target("to") == to.id && (one["verb"] || Verbs::PLAIN) == facts["verb"] &&
             %w[protocol ports].all? { |fact| one[fact] == facts[fact] }
         end

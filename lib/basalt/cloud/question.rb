@@ -48,7 +48,7 @@ module Basalt
       def declared
         return @declared if defined?(@declared)
 
-        @declared = @set.relations_of(from.id, Kinds::CONNECTION).find do |one|
+        @declared = @set.relations_between(from.id, to.id, Kinds::CONNECTION).find do |one|
           one.target("from") == from.id && one.target("to") == to.id && Verbs::DECLARED.include?(one["verb"]) && !placed? &&
             TrafficText.traffic(one["protocol"], one["ports"]).include?(@number)
         end

@@ -44,7 +44,7 @@ module Basalt
       def passing(scape, parties) = parties.map { |party| scape.analysis.between(*yield(party)).apart }.reduce(Reach::Traffic::NONE, :|)
 
       def known?(from, to) =
-        @draft.relations_of(from, Kinds::CONNECTION).any? { |one| one.target("from") == from && one.target("to") == to }
+        @draft.relations_between(from, to, Kinds::CONNECTION).any? { |one| one.target("from") == from && one.target("to") == to }
 
       def draw(from, to, traffic)
         id = @draft.new_id

@@ -53,7 +53,7 @@ module Basalt
           taken?(draft, wanted) ? SQLName.of(schema, "#{local}_#{English.plural(stem)}") : wanted
         end
 
-        def taken?(draft, name) = draft.named(name).any? { |one| one.kind == "table" }
+        def taken?(draft, name) = draft.named(name, "table").any?
 
         def strike(draft, table, whole)
           Tabling.columns(draft, table.id).reject { |column| whole.columns.include?(column.name) }

@@ -43,7 +43,7 @@ module Basalt
       # @return [Model::Element, nil] a relationship
       def identifying(set, dependence)
         ends = dependence.targets.sort
-        set.relations_of(dependence.target("weak"), "relationship").find { |one| one.targets.sort == ends }
+        set.relations_between(*ends, "relationship").find { |one| one.targets.sort == ends }
       end
 
       # @return [Boolean] whether a relationship identifies one of its ends

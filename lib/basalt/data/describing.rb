@@ -19,7 +19,7 @@ module Basalt
 
       def take(context, owner_id, item)
         name = Model::Names.clean(item.name)
-        attribute = of(context.draft, owner_id).find { |known| known.name == name } || context.add("attribute", name:, owner_id:)
+        attribute = context.draft.part_named(owner_id, "attribute", name) || context.add("attribute", name:, owner_id:)
         item.facts.each { |fact, value| context.set(attribute.id, fact, value) }
         item.parts.each { |part| take(context, attribute.id, part) }
       end

@@ -26,7 +26,7 @@ module Basalt
 
         def name(draft, attribute)
           wanted = Noun.of(draft, attribute).singular.split.map { |word| word.sub(/\A./, &:upcase) }.join(" ")
-          taken = ->(candidate) { draft.named(candidate).any? { |other| other.kind == "entity" } }
+          taken = ->(candidate) { draft.named(candidate, "entity").any? }
           raise Mistake, "there is an entity #{wanted} already: relate to it instead" if taken.call(wanted)
 
           wanted

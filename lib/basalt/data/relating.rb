@@ -57,7 +57,7 @@ module Basalt
 
       def known(set, said)
         set
-          .relations_of(said[:one].id, "relationship")
+          .relations_between(said[:one].id, said[:other].id, "relationship")
           .find { |relationship| relationship.name == said[:verb].to_str && relationship.targets == [said[:one].id, said[:other].id] }
       end
 

@@ -23,7 +23,7 @@ module Basalt
         private
 
         def free(draft)
-          taken = ->(candidate) { draft.named(candidate).any? { |other| other.kind == "entity" } }
+          taken = ->(candidate) { draft.named(candidate, "entity").any? }
           taken.call(name) ? Model::Names.following("#{name} 2", &taken) : name
         end
 

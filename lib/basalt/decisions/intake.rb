@@ -23,7 +23,7 @@ module Basalt
       # @return [String] the number of the next decision: as the last has it, one higher
       def self.next_name(set)
         last = set.of_kind(Kinds::DECISION).map(&:name).grep(/\d+\z/).max_by { |name| name[/\d+\z/].to_i } || "D0"
-        Model::Names.following(last) { |name| set.named(name).any? { |one| one.kind == Kinds::DECISION } }
+        Model::Names.following(last) { |name| set.named(name, Kinds::DECISION).any? }
       end
 
       private
@@ -51,7 +51,7 @@ module Basalt
       end
 
       def fresh(name) = Model::Element.new(id: @draft.new_id, kind: Kinds::DECISION, name: Model::Names.clean(name))
-      def named(name) = @draft.named(name).find { |one| one.kind == Kinds::DECISION }
+      def named(name) = @draft.named(name, Kinds::DECISION).first
 
       def take_option(decision_id, option)
         name = Model::Names.clean(option["name"][0, Model::Names::LIMIT])

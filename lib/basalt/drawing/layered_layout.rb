@@ -84,14 +84,7 @@ module Basalt
 
       def laid(part, root, widest)
         levels = levels(part, root)
-        plan =
-          Layout::Layered.call(
-            part.map { |thing| node(thing, levels.fetch(thing.id)) },
-            edges(part),
-            gap: GAP,
-            widest:,
-            strip: @notation.strip
-          )
+        plan = plan(part.map { |thing| node(thing, levels.fetch(thing.id)) }, edges(part), gap: GAP, widest:, strip: @notation.strip)
         boxes =
           part.to_h do |thing|
             w, h = size(thing)
@@ -99,6 +92,12 @@ module Basalt
             [thing.id, { x:, y:, w:, h: }]
           end
         boxes.merge(plan.routes.to_h { |id, points| [id, { route: { "points" => points, "words" => plan.words[id] }.compact }] })
+      end
+
+      # What comes to the same is laid out once.
+      def plan(nodes, edges, **how)
+        layered = Layout::Layered.new(nodes, edges, **how)
+        (@plans ||= {})[layered.given] ||= layered.plan
       end
 
       def quality(part, found)

@@ -40,17 +40,20 @@ module Basalt
       # @param widest [Numeric, nil] px; a level that is wider than this is broken into several; nil for what suits the sheet
       # @param strip [Integer] room for the signs and labels at the ends of lines, px
       # @return [Plan]
-      def self.call(nodes, edges, gap: GAP, widest: nil, strip: STRIP)
-        new(nodes, edges, gap, widest, strip).plan
-      end
+      def self.call(nodes, edges, **how) = new(nodes, edges, **how).plan
 
-      def initialize(nodes, edges, gap, widest, strip)
+      # (see .call)
+      def initialize(nodes, edges, gap: GAP, widest: nil, strip: STRIP)
         @strip = strip
         @gap = gap
         @edges = edges
         @nodes = between(Levels.settle(nodes, widest || [WIDEST, Levels.fitting(nodes, gap)].max, gap))
       end
 
+      # @return [Array] all that the plan follows from: the same for many a width, which breaks the same levels
+      def given = [@nodes, @edges, @gap, @strip]
+
+      # @return [Plan]
       def plan
         build
         order

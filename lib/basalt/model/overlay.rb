@@ -47,11 +47,8 @@ module Basalt
 
       # (see Table#count_by)
       def count_by(index, key)
-        return ids_by(index, key).length if @touched.length > @base.count_by(index, key)
-
-        keys = indexes.fetch(index)
-        hidden = @touched.each_key.count { |id| (row = @base[id]) && Table.keys(keys.call(row)).include?(key) }
-        @base.count_by(index, key) - hidden + @own.count_by(index, key)
+        below = @base.count_by(index, key)
+        below.zero? ? @own.count_by(index, key) : below - hidden(index, key, below) + @own.count_by(index, key)
       end
 
       def by(index, key)
@@ -109,6 +106,16 @@ module Basalt
             after = @own[id]
             [id, before, after] unless before == after
           end
+      end
+
+      private
+
+      # How many of those below were touched, counted where fewer are.
+      def hidden(index, key, below)
+        return @base.ids_by(index, key).count { |id| @touched.key?(id) } if @touched.length > below
+
+        keys = indexes.fetch(index)
+        @touched.each_key.count { |id| (row = @base[id]) && Table.keys(keys.call(row)).include?(key) }
       end
     end
   end

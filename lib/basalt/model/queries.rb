@@ -8,7 +8,18 @@ module Basalt
 
       # @return [Array<Element>] of these kinds, in order of making
       def of_kind(*kinds) = kinds.flat_map { |kind| elements.by(:kind, kind) }.sort_by(&:ordinal)
-      def named(name) = in_order(elements.by(:name, name))
+
+      # @return [Array<Element>] of that name and of these kinds, all where none are said, in order of making
+      def named(name, *kinds)
+        return in_order(elements.by(:name, name)) if kinds.empty?
+        # As a rule one thing or none has the name: there is less to look at than there are kinds.
+        return in_order(elements.by(:name, name).select { |one| kinds.include?(one.kind) }) if elements.count_by(:name, name) <= kinds.length
+
+        in_order(kinds.flat_map { |kind| elements.by(:called, Queries.called(kind, name)) })
+      end
+
+      # @return [String] what is the same for elements of one kind and one name
+      def self.called(kind, name) = "#{kind} #{name}"
 
       # @return [Boolean] whether the word is the first of several that some element is called by
       def opens_name?(word) = elements.any_by?(:opening, word)
@@ -21,6 +32,23 @@ module Basalt
         found = []
         elements.each_by(:target, id) { |one| found << one if kinds.include?(one.kind) }
         in_order(found)
+      end
+
+      # @return [Array<Element>] relations with an end at the one and an end at the other, in order of making: looked for where fewer are
+      def relations_between(one, other, *kinds)
+        one, other = other, one if elements.count_by(:target, other) < elements.count_by(:target, one)
+        relations_of(one, *kinds).select { |relation| one == other ? relation.targets.count(one) > 1 : relation.targets.include?(other) }
+      end
+
+      # Looked for among the parts of the owner or among what is called alike, whichever are fewer.
+      #
+      # @return [Element, nil] a part of that kind and name
+      def part_named(owner_id, kind, name)
+        places = { called: Queries.called(kind, name), owner: owner_id }
+        elements.each_by(*places.min_by { |index, key| elements.count_by(index, key) }) do |one|
+          return one if one.name == name && one.kind == kind && one.owner_id == owner_id
+        end
+        nil
       end
 
       # Ranks differ as a rule, and sort far quicker than pairs.

@@ -15,6 +15,7 @@ module Basalt
                     indexes: {
                       kind: :kind.to_proc,
                       name: :name.to_proc,
+                      called: ->(e) { Queries.called(e.kind, e.name) if e.name },
                       # The first word of a name of several.
                       opening: ->(e) { e.name[/\A[^ ]+/] if e.name&.include?(" ") },
                       target: ->(e) { e.ends.map(&:target_id).uniq if e.relation? },

@@ -78,7 +78,7 @@ module Basalt
       end
 
       def free_name(name)
-        known = ->(candidate) { draft.named(candidate).any? { |one| one.kind == "subnet" } }
+        known = ->(candidate) { draft.named(candidate, "subnet").any? }
         known.call(name) ? (2..).lazy.map { |number| "#{name} #{number}" }.find { |candidate| !known.call(candidate) } : name
       end
 

@@ -52,9 +52,7 @@ module Basalt
 
       def same(set, said, label)
         wanted = [[said[:one].id, said[:one_port]], [said[:other].id, said[:other_port]]].sort_by(&:inspect)
-        # Where fewer end: a unit in the middle has very many.
-        fewer = [said[:one].id, said[:other].id].min_by { |id| set.elements.ids_by(:target, id).length }
-        set.relations_of(fewer, "link").select { |link| mark(link.ends) == wanted && link["label"] == label }
+        set.relations_between(said[:one].id, said[:other].id, "link").select { |link| mark(link.ends) == wanted && link["label"] == label }
       end
 
       def mark(ends) = ends.map { |joined| [joined.target_id, joined.facts["port"]] }.sort_by(&:inspect)

@@ -10,7 +10,7 @@ module Basalt
       def say(context, said)
         name = Model::Names.clean(said[:does].to_str)
         refuse_elsewhere(context, said[:who], name)
-        known = of(context.draft, said[:who].id).find { |one| one.name == name }
+        known = row(context.draft, said[:who].id, name)
         context.show(said[:who])
         context.qualify(known || context.add("activity", name:, ends: [["who", said[:who].id], ["to", said[:who].id]]), said)
       end
@@ -26,6 +26,9 @@ module Basalt
 
       # @return [Array<Model::Element>] what somebody does
       def of(set, who_id) = set.relations_of(who_id, "activity").select { |one| one.target("who") == who_id }
+
+      # @return [Model::Element, nil] what somebody does, by its words
+      def row(set, who_id, name) = set.named(name, "activity").find { |one| one.target("who") == who_id }
 
       # @return [Array<Model::Element>] in the order of their rows
       def sorted(activities) = activities.sort_by { |one| [Change::Reorder.key(one), one.ordinal] }
@@ -65,7 +68,7 @@ module Basalt
 
       # Another sentence in its place says another name for the same row.
       def withdraw(context, said, other)
-        row = of(context.draft, said[:who].id).find { |one| one.name == Model::Names.clean(said[:does].to_str) } or return
+        row = row(context.draft, said[:who].id, Model::Names.clean(said[:does].to_str)) or return
         return context.draft.apply(Change::Remove.new(id: row.id)) unless other && other[:who].id == said[:who].id
 
         said.fetch(:qualities, []).each { |quality, captures| quality.clear(context, context.draft.element(row.id), captures) }

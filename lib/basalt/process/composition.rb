@@ -21,7 +21,7 @@ module Basalt
       end
 
       # @return [Model::Element, nil] the information of that name
-      def of(set, name) = set.named(name).find { |element| element.kind == "information" }
+      def of(set, name) = set.named(name, "information").first
 
       # @return [Array<String>] names of what something consists of, one step down
       def items(set, name) = of(set, name)&.then { |whole| set.parts_of(whole.id).map(&:name) } || []

@@ -24,7 +24,7 @@ module Basalt
 
       # @return [Array<Model::Element>] flows from one to another
       def of(set, from_id, to_id) =
-        set.relations_of(from_id, "flow").select { |flow| flow.target("from") == from_id && flow.target("to") == to_id }
+        set.relations_between(from_id, to_id, "flow").select { |flow| flow.target("from") == from_id && flow.target("to") == to_id }
 
       def into(set, id) = set.relations_of(id, "flow").select { |flow| flow.target("to") == id }
       def out_of(set, id) = set.relations_of(id, "flow").select { |flow| flow.target("from") == id }

@@ -33,7 +33,7 @@ module Basalt
         end,
         Statements::Form.new("<comment:thing(comment)> is about <about:anything>", late: true) do |context, said|
           ends = [["comment", said[:comment].id], ["about", said[:about].id]]
-          known = context.draft.relations_of(said[:comment].id, LINE.name).any? { |one| one.endpoints == ends.map(&:last) }
+          known = context.draft.relations_between(*ends.map(&:last), LINE.name).any? { |one| one.endpoints == ends.map(&:last) }
           context.add(LINE.name, ends:) unless known
         end
       ].freeze

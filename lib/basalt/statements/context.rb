@@ -44,10 +44,11 @@ module Basalt
 
       # @return [Array<Model::Element>] those of that name and of these kinds; those on the sheet alone if there are any
       def find(name, kinds, noun: nil)
-        found = draft.named(name)
-        return found if found.empty?
+        # Nothing is called like most words that are looked at.
+        return [] unless draft.elements.any_by?(:name, name)
 
-        found = found.select { |element| kinds.include?(element.kind) && (noun.nil? || element.noun == noun) }
+        found = kinds == Model::Kind::ANYTHING ? draft.named(name) : draft.named(name, *kinds)
+        found = found.select { |element| element.noun == noun } if noun
         return found if found.length < 2 || sheet_id.nil?
 
         here = found.select { |element| draft.shown?(sheet_id, element.id) }

@@ -43,7 +43,7 @@ module Web
           def about(draft, sheet)
             name = options[:about] || sheet.name
             process =
-              draft.named(name).find { |one| one.kind == "process" } || Basalt::Change::Add.new(kind: "process", name:).apply(draft)
+              draft.named(name, "process").first || Basalt::Change::Add.new(kind: "process", name:).apply(draft)
             draft.apply(Basalt::Change::SetSubject.new(sheet_id: sheet.id, element_id: process.id))
           end
         end

@@ -24,7 +24,7 @@ module Basalt
           levels = levels(part, nil)
           nodes = part.map { |thing| size(thing).then { |w, h| Layout::Node.box(thing.id, h, w, levels.fetch(thing.id)) } }
           turned = edges(part).map { |edge| edge.with(middle: WORDS, lane: edge.lane&.reverse) }
-          plan = Layout::Layered.call(nodes, turned, gap: ABOVE, widest:, strip: ASIDE)
+          plan = plan(nodes, turned, gap: ABOVE, widest:, strip: ASIDE)
           boxes =
             part.to_h do |thing|
               w, h = size(thing)

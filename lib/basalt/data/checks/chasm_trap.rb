@@ -29,7 +29,7 @@ module Basalt
           other.target_id if yield Cardinality.read((across ? other : here).facts["cardinality"])
         end
 
-        def direct?(one, other) = set.relations_of(one, "relationship").any? { |relationship| relationship.targets.include?(other) }
+        def direct?(one, other) = set.relations_between(one, other, "relationship").any?
 
         def trap(middle, lower, upper)
           low, high = [lower, upper].map { |id| Noun.of(set, set.element(id)) }

@@ -37,7 +37,7 @@ module Basalt
           end
         end
 
-        def direct?(one, other) = set.relations_of(one, "relationship").any? { |relationship| relationship.targets.include?(other) }
+        def direct?(one, other) = set.relations_between(one, other, "relationship").any?
       end
     end
   end

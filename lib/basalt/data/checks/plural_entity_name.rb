@@ -14,7 +14,7 @@ module Basalt
           return [] unless noun.english? && English.plural?(entity.name)
 
           one = noun.singular
-          taken = set.named(one).any? { |other| other.kind == "entity" }
+          taken = set.named(one, "entity").any?
           [
             finding(
               entity.id,

@@ -43,7 +43,7 @@ module Basalt
 
         # The name that a table would have may be taken by one that somebody made.
         def free(draft, name)
-          taken = ->(candidate) { draft.named(candidate).any? { |other| other.kind == "table" } }
+          taken = ->(candidate) { draft.named(candidate, "table").any? }
           taken.call(name) ? Model::Names.following("#{name}_2", &taken) : name
         end
 

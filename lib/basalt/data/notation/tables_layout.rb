@@ -23,8 +23,7 @@ module Basalt
         # Columns stand upright: what is wide for the layout is high on the sheet.
         def laid(part, root, widest)
           levels = levels(part, root)
-          plan =
-            Layout::Layered.call(part.map { |table| node(table, levels.fetch(table.id)) }, edges(part), gap: CLOSE, widest:, strip: STRIP)
+          plan = plan(part.map { |table| node(table, levels.fetch(table.id)) }, edges(part), gap: CLOSE, widest:, strip: STRIP)
           boxes =
             part.to_h do |table|
               w, h = @notation.size(@set, table)

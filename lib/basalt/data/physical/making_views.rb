@@ -40,7 +40,7 @@ module Basalt
 
         def view(relation, replaced, query, heading, ending)
           name = @reading.fresh(relation.schemaname, relation.relname)
-          view = @reading.draft.named(name).find { |element| element.kind == "view" }
+          view = @reading.draft.named(name, "view").first
           raise Mistake, "#{name} is there already" if view && !replaced
 
           view ||= @reading.context.add("view", name:)

@@ -64,7 +64,7 @@ module Basalt
         def column(draft, made)
           return unless made.owner
 
-          table = draft.named(SQLName.of(SQLName.schema(made.name), made.owner.first)).find { |one| one.kind == "table" } or return
+          table = draft.named(SQLName.of(SQLName.schema(made.name), made.owner.first), "table").first or return
           column = Tabling.column(draft, table.id, made.owner.last)
           column if column && column?(draft, column, made)
         end

@@ -70,7 +70,7 @@ module Basalt
 
         def supposed(subnet, units)
           name = "#{subnet.name} switch"
-          known = draft.named(name).find { |one| one.kind == "device" }
+          known = draft.named(name, "device").first
           return known if known
 
           places = units.filter_map(&:container_id)
@@ -83,7 +83,7 @@ module Basalt
 
         # Another VLAN over a cable that is planned already goes with its tag.
         def cable(unit, hub, vlan)
-          known = draft.relations_of(unit.id, "link").find { |one| one.targets.include?(hub.id) && one["medium"] != "power" }
+          known = draft.relations_between(unit.id, hub.id, "link").find { |one| one["medium"] != "power" }
           return tag(known, vlan) if known && vlan
 
           free = NextFree.new(draft)

@@ -107,7 +107,7 @@ module Basalt
           found.find { |one| one.kind == "device" && one.id != @unit.id }
         end
 
-        def cables(far) = @set.relations_of(@unit.id, "link").select { |cable| cable.targets.include?(far.id) }.sort_by(&:ordinal)
+        def cables(far) = @set.relations_between(@unit.id, far.id, "link")
 
         # @return [Array(String, String)] the ports at the unit and at the far one
         def labels(cable, far) = [@unit.id, far.id].map { |id| cable.ends.find { |one| one.target_id == id }.facts["port"] }

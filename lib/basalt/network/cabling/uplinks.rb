@@ -24,7 +24,7 @@ module Basalt
         def cabled?(context, unit, said, wanted)
           raise Mistake, "#{unit.name} cannot be an uplink of itself" if unit.id == said[:other].id
 
-          there = context.draft.relations_of(unit.id, "link").count { |link| link.targets.include?(said[:other].id) }
+          there = context.draft.relations_between(unit.id, said[:other].id, "link").length
           (wanted - there).times.all? { add(context, unit, said) }
         end
 

@@ -43,7 +43,7 @@ module Basalt
 
         def thing
           name = Model::Names.clean(@values["thing"] || raise(Mistake, "the row names no thing"))
-          known = @context.draft.named(name).select { |one| one.kind == "device" }
+          known = @context.draft.named(name, "device")
           raise Mistake, "there are #{known.length} devices called “#{Model::Names.short(name, 40)}”" if known.length > 1
 
           role = @values["role"] ? Roles.read(@values["role"]) : "device"

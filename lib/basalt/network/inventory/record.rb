@@ -27,7 +27,7 @@ module Basalt
 
         def thing
           name = Model::Names.clean(@values["name"] || raise(Mistake, "the row has no name"))
-          known = draft.named(name).select { |element| element.kind == "device" }
+          known = draft.named(name, "device")
           wanted = @values["role"] && Roles.read(@values["role"])
           raise Mistake, "there are #{known.length} devices called “#{name}” already" if known.length > 1
 

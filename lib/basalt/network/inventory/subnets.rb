@@ -31,7 +31,7 @@ module Basalt
         def named(name, prefix)
           return if name.empty?
 
-          known = draft.named(Model::Names.clean(name)).find { |element| element.kind == "subnet" }
+          known = draft.named(Model::Names.clean(name), "subnet").first
           return @context.add("subnet", name:, facts: { "prefix" => prefix&.to_s }) unless known
 
           agree(known, prefix)

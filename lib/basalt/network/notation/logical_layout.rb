@@ -57,7 +57,11 @@ module Basalt
         def plan(nodes)
           all = nodes.sum { |node| node.w + Layout::Layered::GAP }
           shares = nodes.length.between?(8, MOST_TRIED) ? SHARES : []
-          found = [nil, *shares.map { |share| all * share }].map { |widest| Layout::Layered.call(nodes, edges, widest:, strip: @notation.strip) }
+          found =
+            [nil, *shares.map { |share| all * share }]
+              .map { |widest| Layout::Layered.new(nodes, edges, widest:, strip: @notation.strip) }
+              .uniq(&:given)
+              .map(&:plan)
           found.one? ? found.first : found.min_by { |plan| cost(plan, nodes) }
         end
 

@@ -43,7 +43,7 @@ module Basalt
 
         # Off this level, with what flows between the two, and onto the one beneath.
         def lowered(sheet, below, store, user)
-          flows = set.relations_of(store.id, "flow").select { |flow| flow.targets.include?(user.id) }
+          flows = set.relations_between(store.id, user.id, "flow")
           [
             Change::TakeOff.new(sheet_id: sheet.id, element_id: store.id),
             *flows.map { |flow| Change::Remove.new(id: flow.id) },

@@ -22,7 +22,7 @@ module Basalt
         def known(set, kind, said)
           called = said.fetch(:qualities, []).filter_map { |_, values| values[:called] }.first
           set
-            .relations_of(said[:one].id, kind)
+            .relations_between(said[:one].id, said[:other].id, kind)
             .find do |line|
               line.endpoints == [said[:one].id, said[:other].id] && line.ends.last.facts["role"] == said[:role] && line["called"] == called
             end

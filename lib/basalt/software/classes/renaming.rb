@@ -27,7 +27,7 @@ module Basalt
         def names(draft)
           draft.elements.differences.each_with_object({}) do |(_, before, after), found|
             next unless before && after && after.kind == "class" && before.name != after.name
-            next if draft.named(before.name).any? { |one| one.kind == "class" } || !after.name.match?(/\A#{Types::NAME}\z/o)
+            next if draft.named(before.name, "class").any? || !after.name.match?(/\A#{Types::NAME}\z/o)
 
             found[before.name] = after.name
           end

@@ -22,7 +22,7 @@ module Basalt
           Statements::Form.new(form) do |context, said|
             stereotype = said.fetch(:qualities, []).filter_map { |_, values| values[:stereotype] }.first
             known =
-              context.draft.relations_of(said[:one].id, kind).find do |line|
+              context.draft.relations_between(said[:one].id, said[:other].id, kind).find do |line|
                 line.endpoints == [said[:one].id, said[:other].id] && line["stereotype"] == stereotype
               end
             context.show(*[said[:one], said[:other]].reject(&:owner_id))

@@ -28,14 +28,14 @@ module Basalt
 
         # @return [Array<Model::Element>] the classes that a name may mean: those in the package of the owner before all others
         def classes(set, name, owner = nil)
-          found = set.named(name).select { |one| one.kind == "class" }
+          found = set.named(name, "class")
           near = owner && found.select { |one| one.container_id == owner.container_id }
           near&.any? ? near : found
         end
 
         # @return [Boolean] whether a name is one of the language, a parameter of the owner's template, or a class
         def known?(set, name, owner) =
-          KNOWN.include?(name) || template(owner).include?(name) || set.named(name).any? { |one| one.kind == "class" }
+          KNOWN.include?(name) || template(owner).include?(name) || set.named(name, "class").any?
 
         def template(owner) =
           owner["template"] ? Features::Notation.parameters(owner["template"]).map(&:name) : []

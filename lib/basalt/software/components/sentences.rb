@@ -12,7 +12,7 @@ module Basalt
         def self.join(context, kind, first, last, facts = {})
           context.show(*[first[1], last[1]].reject(&:owner_id))
           known =
-            context.draft.relations_of(first[1].id, kind).find do |one|
+            context.draft.relations_between(first[1].id, last[1].id, kind).find do |one|
               one.endpoints == [first[1].id, last[1].id] && facts.all? { |fact, value| one[fact] == value }
             end
           known || context.add(kind, ends: [first, last].map { |role, element| [role, element.id] }, facts: facts.compact)

@@ -51,7 +51,7 @@ module Basalt
 
         # A class of the name that is there already is the one.
         def made(draft, one)
-          found = draft.named(one.name).find { |other| other.kind == "class" }
+          found = draft.named(one.name, "class").first
           element = found || Change::Add.new(kind: "class", name: one.name, external_id: MARK).apply(draft)
           one.features.each { |feature| add(draft, element, feature) } unless found
           draft.apply(UseCases::Threads.joining(draft, element.id, "comes from", one.source_id))
@@ -105,7 +105,7 @@ module Basalt
           return false unless here && there
 
           Classes::Featuring.attributes(@set, here.id).any? { |part| part.name == line.role } ||
-            @set.relations_of(here.id, *Classes::Kinds::ASSOCIATIONS).any? do |relation|
+            @set.relations_between(here.id, there.id, *Classes::Kinds::ASSOCIATIONS).any? do |relation|
               relation.ends.any? { |end_| end_.target_id == there.id && end_.facts["role"] == line.role }
             end
         end

@@ -97,7 +97,7 @@ module Basalt
           one, other = line.ends.map { |_, key| known[key] }
           return false unless one && other
 
-          @set.relations_of(one.id, line.kind).any? do |relation|
+          @set.relations_between(one.id, other.id, line.kind).any? do |relation|
             relation.endpoints == [one.id, other.id] && relation["stereotype"] == line.stereotype
           end
         end

@@ -68,7 +68,7 @@ module Basalt
 
         def actor(name, nature = nil) = shown(known(name, "actor") || add("actor", name, { "nature" => nature }.compact))
         def use_case(name) = shown(known(name, "use case") || add("use case", name, {}, @system_id))
-        def known(name, kind) = @draft.named(Model::Names.clean(name)).find { |one| one.kind == kind }
+        def known(name, kind) = @draft.named(Model::Names.clean(name), kind).first
 
         def add(kind, name, facts, container_id = nil) = Change::Add.new(kind:, name:, facts:, container_id:).apply(@draft)
 
@@ -80,7 +80,7 @@ module Basalt
         end
 
         def join(actor, use_case)
-          return if @draft.relations_of(actor.id, "involvement").any? { |one| one.target("use case") == use_case.id }
+          return if @draft.relations_between(actor.id, use_case.id, "involvement").any?
 
           ends = [["actor", actor.id], ["use case", use_case.id]]
           Change::Add.new(kind: "involvement", ends:, facts: @verb == "is wanted by" ? { "starts" => true } : {}).apply(@draft)

@@ -11,7 +11,7 @@ module Basalt
         # @return [Model::Element] the relation, which may have been there
         def self.join(context, kind, first, last)
           context.show(first[1], last[1])
-          context.draft.relations_of(first[1].id, kind).find { |one| one.endpoints == [first[1].id, last[1].id] } ||
+          context.draft.relations_between(first[1].id, last[1].id, kind).find { |one| one.endpoints == [first[1].id, last[1].id] } ||
             context.add(kind, ends: [first, last].map { |role, element| [role, element.id] })
         end
 

@@ -19,7 +19,7 @@ module Basalt
         # @param name [String] of a system, which is made where it is not there
         def say(draft, sheet_id, name)
           name = Model::Names.clean(name)
-          system = draft.named(name).find { |one| one.kind == "system" } || Change::Add.new(kind: "system", name:).apply(draft)
+          system = draft.named(name, "system").first || Change::Add.new(kind: "system", name:).apply(draft)
           draft.apply(
             Change::Show.new(sheet_id:, element_id: system.id),
             Change::SetSubject.new(sheet_id:, element_id: system.id)

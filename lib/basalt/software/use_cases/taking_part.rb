@@ -49,7 +49,7 @@ module Basalt
         private
 
         def line(actor_id, use_case_id) =
-          @set.relations_of(actor_id, "involvement").find { |one| one.target("use case") == use_case_id }
+          @set.relations_between(actor_id, use_case_id, "involvement").first
       end
     end
   end

@@ -38,7 +38,7 @@ module Basalt
         end
 
         def name(given)
-          taken = ->(name) { @draft.named(name).any? { |one| one.kind == "comment" } }
+          taken = ->(name) { @draft.named(name, "comment").any? }
           return given if given && !taken.call(given)
 
           (1..).lazy.map { |number| "comment #{number}" }.find { |one| !taken.call(one) }

@@ -21,7 +21,7 @@ module Basalt
           # Makes a class beside another: in the same package, on the same sheets.
           def beside(draft, other, name, facts = {})
             name = Model::Names.clean(name)
-            raise Refusals::NameTaken.new("class", name) if draft.named(name).any? { |one| one.kind == "class" }
+            raise Refusals::NameTaken.new("class", name) if draft.named(name, "class").any?
 
             made = Change::Add.new(kind: "class", name:, facts:, container_id: other.container_id).apply(draft)
             show(draft, other, made)
