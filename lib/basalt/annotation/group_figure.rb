@@ -23,7 +23,8 @@ module Basalt
         members = Membership.members(set, group.id).filter_map { |id| box(set, sheet_id, id) }.uniq
         return [] if members.empty?
 
-        parted(members, strangers(set, sheet_id, group) - members).map { |boxes| around(boxes, ways(set, sheet_id, group)) }
+        way = way(set, sheet_id, group)
+        parted(members, strangers(set, sheet_id, group, Layout::Box.around(members)) - members).map { |boxes| around(boxes, way) }
       end
 
       # @return [Array] shapes
@@ -37,10 +38,11 @@ module Basalt
       def name_shapes(set, sheet_id, group)
         boxes = outlines(set, sheet_id, group)
         taken = words(set, sheet_id, group)
+        way = way(set, sheet_id, group)
         boxes.each_with_index.flat_map do |box, index|
           told = boxes.length > 1 ? "#{group.name} (#{index + 1} of #{boxes.length})" : group.name
           name = Drawing::Pens.fit(told, :identifier, [box.w - 12, 120].max)
-          place = corner(box, Drawing::Pens.width(name, :identifier) + 6, taken, ways(set, sheet_id, group))
+          place = corner(box, Drawing::Pens.width(name, :identifier) + 6, taken, way)
           [S.rect(place.x, place.y, place.w, place.h, :halo), S.text(place.x + 3, place.y + 12, name, :identifier)]
         end
       end
@@ -79,17 +81,13 @@ module Basalt
         set.shown?(sheet_id, id) ? set.placement(sheet_id, Drawing::Nesting.new(set, sheet_id).stand_in(id))&.box : nil
       end
 
-      # What stands there besides, and holds none of the members.
-      def strangers(set, sheet_id, group)
+      # What stands among the members, and holds none of them.
+      def strangers(set, sheet_id, group, hull)
+        among = set.placements_on(sheet_id).select { |placement| placement.box&.overlap?(hull) }.to_h { |one| [one.key, one.box] }
         nesting = Drawing::Nesting.new(set, sheet_id)
-        members = Membership.members(set, group.id).to_set
-        holding = members.flat_map { |id| nesting.ancestors(id) }.to_set
-        set
-          .things_on(sheet_id)
-          .reject do |thing|
-            thing.description.figure || members.include?(thing.id) || holding.include?(thing.id) || nesting.hidden?(thing.id)
-          end
-          .filter_map { |thing| set.placement(sheet_id, thing.id)&.box }
+        members = Membership.members(set, group.id)
+        holding = members.flat_map { |id| nesting.ancestors(id) }
+        among.except(*members, *holding).reject { |id, _| set.element(id).description.figure || nesting.hidden?(id) }.values
       end
 
       # Divided at the widest gap until no stranger is within; what cannot be divided stays as it is.
@@ -108,8 +106,9 @@ module Basalt
       # @return [Array(Numeric, Array)] how wide the widest gap is, and the boxes on either side of it
       def widest(boxes, side)
         far = side == :x ? :right : :bottom
-        at = (1...boxes.length).max_by { |index| boxes[index].public_send(side) - boxes.first(index).map(&far).max }
-        [boxes[at].public_send(side) - boxes.first(at).map(&far).max, [boxes.first(at), boxes.drop(at)]]
+        reached = boxes.map(&far).each_with_object([]) { |edge, all| all << [all.last, edge].compact.max }
+        at = (1...boxes.length).max_by { |index| boxes[index].public_send(side) - reached[index - 1] }
+        [boxes[at].public_send(side) - reached[at - 1], [boxes.first(at), boxes.drop(at)]]
       end
 
       def around(boxes, way)
@@ -120,10 +119,9 @@ module Basalt
       end
 
       # Of groups that share a member each has a wider outline than the one before it.
-      def ways(set, sheet_id, group)
-        own = Membership.members(set, group.id)
-        before = set.of_kind(group.kind).take_while { |one| one.id != group.id }
-        before.count { |one| set.shown?(sheet_id, one.id) && Membership.members(set, one.id).intersect?(own) } % WAYS
+      def way(set, sheet_id, group)
+        sharing = Membership.members(set, group.id).flat_map { |id| Membership.groups(set, id) }.uniq(&:id)
+        sharing.count { |one| one.kind == group.kind && one.ordinal < group.ordinal && set.shown?(sheet_id, one.id) } % WAYS
       end
     end
   end

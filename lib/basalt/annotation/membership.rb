@@ -24,7 +24,7 @@ module Basalt
       # @raise [Mistake] when a group would belong to itself
       def join(context, member, group)
         raise Mistake, "#{group.name} cannot belong to itself" if member.id == group.id || within?(context.draft, member.id, group.id)
-        return if members(context.draft, group.id).include?(member.id)
+        return if context.draft.relations_between(member.id, group.id, KIND).any? { |one| one.target("member") == member.id }
 
         context.add(KIND, ends: [["member", member.id], ["group", group.id]])
       end

@@ -22,7 +22,7 @@ module Basalt
           @set = set
           @laid = laid
           @neighbours = neighbours
-          @lines = lines
+          @lines = lines.each_with_object({}) { |line, table| line.endpoints.uniq.each { |id| (table[id] ||= []) << line } }
           @boxes = laid.select { |_, to| to[:x] }.transform_values { |to| Layout::Box.new(**to.slice(:x, :y, :w, :h)) }
           @frame = @boxes.delete(boundary_id)
         end
@@ -39,7 +39,7 @@ module Basalt
 
         # @return [Array<Layout::Box>] what it is joined with
         def joined(neighbour)
-          @lines.select { |line| line.endpoints.include?(neighbour.id) }.flat_map(&:endpoints).uniq.filter_map { |id| box(id) }
+          @lines.fetch(neighbour.id, []).flat_map(&:endpoints).uniq.filter_map { |id| box(id) }
         end
 
         # Of a thing, or of what a part of it is at.

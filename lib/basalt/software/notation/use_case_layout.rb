@@ -26,6 +26,8 @@ module Basalt
           @actors, @others = things.partition { |thing| thing.kind == "actor" && @nesting.parent(thing.id).nil? }
           @lines = lines
           @ids = things.to_set(&:id)
+          @inside = @others.group_by { |thing| @nesting.parent(thing.id) }
+          @relations = lines.each_with_object({}) { |line, table| line.endpoints.uniq.each { |id| (table[id] ||= []) << line } }
         end
 
         # @return [Hash{String => Hash}] (see Drawing::Notation#tidy)
@@ -50,7 +52,7 @@ module Basalt
           boundaries + (loose.any? ? [loose] : [])
         end
 
-        def inside(thing) = @others.select { |other| @nesting.parent(other.id) == thing.id }
+        def inside(thing) = @inside.fetch(thing.id, [])
 
         # @param root [Model::Element, Array<Model::Element>] a boundary, or what is in none
         def block(root)
@@ -110,7 +112,7 @@ module Basalt
 
         def leading(one) = relations(one).flat_map(&:endpoints).filter_map { |id| @set.element(id)&.ordinal unless id == one.id }.min
 
-        def relations(one) = @lines.select { |line| line.endpoints.include?(one.id) }
+        def relations(one) = @relations.fetch(one.id, [])
         def actors_of(one) = relations(one).select { |line| line.kind == "involvement" }.map { |line| @set.element(line.target("actor")) }
 
         # How many inclusions and extensions lead from something that an actor takes part in.
@@ -122,14 +124,18 @@ module Basalt
         def depths
           direct = @lines.select { |line| line.kind == "involvement" }.map { |line| line.target("use case") }.uniq
           found = direct.to_h { |id| [id, 0] }
-          steps = @lines.select { |line| %w[inclusion extension].include?(line.kind) }.map(&:endpoints)
           level = 0
           until direct.empty?
             level += 1
-            direct = steps.flat_map { |pair| pair if (pair & direct).any? }.compact.uniq - found.keys
+            direct = direct.flat_map { |id| beside(id) }.uniq - found.keys
             direct.each { |id| found[id] = level }
           end
           found
+        end
+
+        # What includes or extends it, and what it includes or extends.
+        def beside(id)
+          @relations.fetch(id, []).select { |line| %w[inclusion extension].include?(line.kind) }.flat_map(&:endpoints)
         end
 
         def starts?(actor)
