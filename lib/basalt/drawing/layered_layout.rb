@@ -94,9 +94,11 @@ module Basalt
         boxes.merge(plan.routes.to_h { |id, points| [id, { route: { "points" => points, "words" => plan.words[id] }.compact }] })
       end
 
-      # What comes to the same is laid out once.
+      # What comes to the same is laid out once, where several are tried.
       def plan(nodes, edges, **how)
         layered = Layout::Layered.new(nodes, edges, **how)
+        return layered.plan if nodes.length > MOST_TRIED
+
         (@plans ||= {})[layered.given] ||= layered.plan
       end
 

@@ -11,6 +11,9 @@ module Basalt
       # Smoothing goes past the best order; it is looked at after every few steps.
       LOOK = 5
       ROUNDS = 24
+      # Where there are very many cells, fewer rounds: so many cells are looked at in all of them, but in a few rounds at least.
+      CELLS = 150_000
+      FEWEST = 3
       # What a round has to bring, as a share of the crossings, for there to be another one.
       LEAST = 0.005
 
@@ -30,7 +33,7 @@ module Basalt
         best = @exchange.call(@levels)
         fewest = @crossings.count(best)
         levels = @levels
-        ROUNDS.times do |round|
+        rounds.times do |round|
           break if fewest.zero?
 
           levels = @exchange.call(smooth(levels, round.zero? ? FIRST : AGAIN))
@@ -43,6 +46,8 @@ module Basalt
       end
 
       private
+
+      def rounds = (CELLS / [@neighbours.length, 1].max).clamp(FEWEST, ROUNDS)
 
       # The best order met on the way of so many steps.
       def smooth(levels, steps)

@@ -15,14 +15,14 @@ module Basalt
         @neighbours = neighbours
         @cells = levels.flatten(1)
         @at = Array.new(neighbours.length)
+        @ranks = Array.new(neighbours.length) { |rank| rank / neighbours.length.to_f }
         levels.each { |level| level.each_with_index { |cell, index| @at[cell] = (index + 0.5) / level.length } }
       end
 
       # One step of all cells.
       def step
         moved = @neighbours.each_with_index.map { |others, cell| others.empty? ? @at[cell] : (@at[cell] + mean(others)) / 2 }
-        size = moved.length.to_f
-        @cells.sort_by { |cell| moved[cell] }.each_with_index { |cell, rank| @at[cell] = rank / size }
+        @cells.sort_by { |cell| moved[cell] }.each_with_index { |cell, rank| @at[cell] = @ranks[rank] }
       end
 
       # @return [Array<Array<Integer>>] the levels in the order of the scale

@@ -18,12 +18,9 @@ module Basalt
         S = Drawing::Shapes
 
         def initialize(set, table)
+          @set = set
           @table = table
           @columns = Tabling.columns(set, table.id)
-          @foreign = Tabling.references(set, table.id).flat_map { |one| one.targets("column") }.to_set
-          @joint = Tabling.constraints(set, table.id)
-          @behind = parts(set).first(BEHIND)
-          @checked = Tabling.checks(set, table.id).map { |one| one["expression"].to_s }
         end
 
         # @return [Array(Integer, Integer)] width and height, px
@@ -31,9 +28,9 @@ module Basalt
           name, type, rest = widths
           wanted = [
             Drawing::Pens.width(@table.name, :name) + 24, MARKS + name + GAP + type + (rest.positive? ? GAP + rest : 0) + 10,
-            *@behind.map { |words| MARKS + Drawing::Pens.width(words, :type) + 10 }
+            *behind.map { |words| MARKS + Drawing::Pens.width(words, :type) + 10 }
           ].max
-          [wanted.clamp(LEAST, MOST).ceil, height(@columns) + height(@behind) - HEAD]
+          [wanted.clamp(LEAST, MOST).ceil, height(@columns) + height(behind) - HEAD]
         end
 
         # @return [Numeric] how far down the middle of a column's row is, px
@@ -47,13 +44,13 @@ module Basalt
             .flat_map do |column|
               [
                 *("#" if column["key"]),
-                *(">" if @foreign.include?(column.id)),
+                *(">" if foreign.include?(column.id)),
                 *("*" if column["required"] && !column["key"]),
                 *("=" if column["default"]),
                 *("/" if column["generated"])
               ]
             end
-            .uniq + @joint.map { |one| letter(one) }.uniq + (@checked.any? ? ["?"] : [])
+            .uniq + joint.map { |one| letter(one) }.uniq + (checked.any? ? ["?"] : [])
         end
 
         # @return [Array] shapes
@@ -62,17 +59,23 @@ module Basalt
             S.rect(box.x, box.y, box.w, box.h, @table.assumed ? :assumed : :outline),
             S.rect(box.x, box.y, box.w, 4, :bar),
             S.text(box.x + 12, box.y + 21, Drawing::Pens.fit(@table.name, :name, box.w - 20), :name),
-            *list(box), *behind(box)
+            *list(box), *behind_shapes(box)
           ]
         end
 
         private
 
+        # What others point at is looked for only where it is shown: to one table very many may refer.
+        def foreign = @foreign ||= Tabling.references(@set, @table.id).flat_map { |one| one.targets("column") }.to_set
+        def joint = @joint ||= Tabling.constraints(@set, @table.id)
+        def behind = @behind ||= parts.first(BEHIND)
+        def checked = @checked ||= Tabling.checks(@set, @table.id).map { |one| one["expression"].to_s }
+
         # How it is split or of what it is a part, and what is kept behind it.
-        def parts(set)
-          bounds = Physical::Sentences.inheritances(set, @table.id).filter_map { |one| one["bounds"] }
-          behind = Physical::Sentences.additions(set, @table.id).filter_map { |one| Physical::Additions.title(one["written"].to_s) }
-          [*bounds.map { |one| one.delete_prefix("FOR VALUES ").downcase }, *split, *behind]
+        def parts
+          bounds = Physical::Sentences.inheritances(@set, @table.id).filter_map { |one| one["bounds"] }
+          added = Physical::Sentences.additions(@set, @table.id).filter_map { |one| Physical::Additions.title(one["written"].to_s) }
+          [*bounds.map { |one| one.delete_prefix("FOR VALUES ").downcase }, *split, *added]
         end
 
         def split = @table["partitioned"] ? ["by #{@table["partitioned"].downcase}"] : []
@@ -80,13 +83,13 @@ module Basalt
         def height(rows) = HEAD + (rows.empty? ? 0 : FOOT + (ROW * rows.length))
 
         # What stands behind the table in the database.
-        def behind(box)
-          return [] if @behind.empty?
+        def behind_shapes(box)
+          return [] if behind.empty?
 
           top = box.y + height(@columns)
           [
             S.path("M#{S.n box.x} #{S.n top}H#{S.n box.right}", :rule),
-            *@behind.each_with_index.map do |words, index|
+            *behind.each_with_index.map do |words, index|
               S.text(box.x + MARKS, top + 17 + (index * ROW), Drawing::Pens.fit(words, :type, box.w - MARKS - 8), :type)
             end
           ]
@@ -108,7 +111,7 @@ module Basalt
         def joined(column)
           %w[u i]
             .flat_map do |letter|
-              all = @joint.select { |one| letter(one) == letter }
+              all = joint.select { |one| letter(one) == letter }
               all.each_with_index.filter_map do |one, index|
                 "#{letter}#{index + 1 if all.length > 1}" if one.targets("column").include?(column.id)
               end
@@ -119,11 +122,11 @@ module Basalt
         def mark(column)
           [
             ("#" if column["key"]),
-            (">" if @foreign.include?(column.id)),
+            (">" if foreign.include?(column.id)),
             ("*" if column["required"] && !column["key"]),
             ("=" if column["default"]),
             ("/" if column["generated"]),
-            ("?" if @checked.any? { |text| text.match?(/\b#{Regexp.escape(column.name)}\b/) })
+            ("?" if checked.any? { |text| text.match?(/\b#{Regexp.escape(column.name)}\b/) })
           ].compact.join
         end
 

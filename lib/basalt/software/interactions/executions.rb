@@ -12,8 +12,9 @@ module Basalt
         # +from+ and +to+ count the items of the course, from 0; +depth+ is how many of the same participant lie beneath it.
         Bar = Value.of(:participant_id, :from, :to, :depth)
 
-        # One that is open: +last+ is the last item that belongs to it, +told+ how many messages were numbered in it.
-        Frame = Struct.new(:participant_id, :caller_id, :call_id, :from, :last, :depth, :number, :told)
+        # One that is open, at a +place+ of the stack: +last+ is the last item that belongs to it, +told+ how many messages were
+        # numbered in it.
+        Frame = Struct.new(:participant_id, :caller_id, :call_id, :from, :last, :depth, :number, :told, :place)
         private_constant :Frame
 
         # @param course [Course]
@@ -29,6 +30,8 @@ module Basalt
           @held = held(course)
           @root = Frame.new(nil, nil, nil, 0, 0, 0, nil, 0)
           @stack = []
+          # Those of the stack by participant.
+          @open = Hash.new { |table, id| table[id] = [] }
           walk(course.items, 0)
           close(0)
         end
@@ -71,7 +74,8 @@ module Basalt
           beyond
         end
 
-        def place(frame) = @stack.index { |one| one.equal?(frame) }
+        # @return [Integer, nil] nil where it is open no more
+        def place(frame) = (frame.place if @stack[frame.place].equal?(frame))
 
         def branch(branch)
           base = @stack.length
@@ -115,23 +119,24 @@ module Basalt
         end
 
         def push(one, from, to, at)
-          depth = @stack.count { |frame| frame.participant_id == to }
+          depth = @open[to].length
           asked = (one["sort"] || Kinds::CALL) == Kinds::CALL
           @unanswered << one.id if asked && from && from != to
-          @stack << Frame.new(to, asked ? from : nil, one.id, at, at, depth, @numbers[one.id], 0)
+          @stack << Frame.new(to, asked ? from : nil, one.id, at, at, depth, @numbers[one.id], 0, @stack.length)
+          @open[to] << @stack.last
           close(@stack.length - 1) if asked && from == to && !@held.include?(one.id)
           depth
         end
 
         def answer(one, from, to, at, base)
-          place = @stack.rindex { |frame| frame.participant_id == from && frame.caller_id && (to.nil? || frame.caller_id == to) }
-          unless place
+          frame = @open[from].reverse_each.find { |one| one.caller_id && (to.nil? || one.caller_id == to) }
+          unless frame
             @astray << one.id
             @depths[one.id] = [touch(top(from), at)&.depth, touch(top(to), at)&.depth]
             return []
           end
 
-          frame = @stack[place]
+          place = frame.place
           frame.last = at
           @answers[one.id] = frame.call_id
           depth = frame.depth
@@ -149,8 +154,10 @@ module Basalt
           found = Set.new
           course.each_run do |items|
             own = items.select { |item| item.message? && item.element["open"].nil? && item.element.endpoints.uniq.one? }.map(&:element)
-            own.each_with_index do |one, index|
-              found << one.id if own.drop(index + 1).any? { |other| other["sort"] == Kinds::ANSWER && other.endpoints == one.endpoints }
+            answered = Set.new
+            own.reverse_each do |one|
+              found << one.id if answered.include?(one.endpoints)
+              answered << one.endpoints if one["sort"] == Kinds::ANSWER
             end
           end
           found
@@ -160,11 +167,10 @@ module Basalt
         def back_to(id, base)
           return unless id
 
-          place = @stack.rindex { |frame| frame.participant_id == id }
-          close([place ? place + 1 : 0, base].max)
+          close([top(id) ? top(id).place + 1 : 0, base].max)
         end
 
-        def top(id) = id && @stack.reverse.find { |frame| frame.participant_id == id }
+        def top(id) = id && @open[id].last
 
         def touch(frame, at)
           frame.last = at if frame
@@ -181,6 +187,7 @@ module Basalt
         def close(place)
           while @stack.length > place
             frame = @stack.pop
+            @open[frame.participant_id].pop
             @bars << Bar.new(participant_id: frame.participant_id, from: frame.from, to: frame.last, depth: frame.depth)
             carry(frame)
           end
@@ -188,10 +195,9 @@ module Basalt
 
         # Who asked was busy all the while, and so is what lies beneath.
         def carry(frame)
-          @stack.each do |other|
-            waits = other.participant_id == frame.participant_id || (frame.caller_id && other.equal?(@stack.last))
-            other.last = frame.last if waits && other.last < frame.last
-          end
+          waiting = @open[frame.participant_id]
+          waiting += [@stack.last] if frame.caller_id && @stack.any?
+          waiting.each { |other| other.last = frame.last if other.last < frame.last }
         end
       end
     end
