@@ -18,6 +18,7 @@ require_relative "memory"
 require_relative "pages"
 require_relative "racks"
 require_relative "schema"
+require_relative "shapes"
 require_relative "sources"
 require "rack/test"
 require "tmpdir"
@@ -36,7 +37,8 @@ class Bench
     "commands" => CommandsBench,
     "interactions" => InteractionsBench,
     "clouds" => CloudsBench,
-    "linking" => LinkingBench
+    "linking" => LinkingBench,
+    "shapes" => ShapesBench
   }.freeze
   EDITS = 40
   ROWS = 5000
@@ -80,6 +82,7 @@ class Bench
     InteractionsBench.new(&plain).run
     CloudsBench.new(&plain).run
     CommandsBench.new(&plain).run
+    ShapesBench.new(&plain).run
     LINKED.each { |size| linked(size) }
     GrowthBench.new.run
     LayoutBench.new.run
