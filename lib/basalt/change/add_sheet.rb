@@ -6,7 +6,7 @@ module Basalt
     AddSheet = Value.of(:name, :notation, :number, :drawn_by, :dated, :id) do
       def apply(draft)
         clean = Model::Names.clean(name)
-        raise Refusals::NameTaken.new("sheet", clean) if draft.sheets.ids_by(:name, clean).any?
+        raise Refusals::NameTaken.new("sheet", clean) if draft.sheets.any_by?(:name, clean)
 
         band = Model::Catalogue.notation(notation).band
         draft.put(:sheets, Model::Sheet.new(id: id || draft.new_id, name: clean, notation_name: notation, band:,

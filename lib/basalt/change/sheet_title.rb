@@ -9,9 +9,9 @@ module Basalt
       # @return [String] the title, with a number behind it where another sheet has it
       def free(draft, title)
         clean = Model::Names.short(Model::Names.clean(title), 180)
-        return clean if draft.sheets.ids_by(:name, clean).empty?
+        return clean unless draft.sheets.any_by?(:name, clean)
 
-        (2..).lazy.map { |number| "#{clean} #{number}" }.find { |candidate| draft.sheets.ids_by(:name, candidate).empty? }
+        (2..).lazy.map { |number| "#{clean} #{number}" }.find { |candidate| !draft.sheets.any_by?(:name, candidate) }
       end
     end
   end

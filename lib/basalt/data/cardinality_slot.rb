@@ -13,13 +13,16 @@ module Basalt
         "any number of" => "zero or more"
       }.freeze
 
+      KNOWN = (WORDS + ALIKE.keys).to_h { |phrase| [phrase.split, ALIKE.fetch(phrase, phrase)] }.freeze
+      private_constant :KNOWN
+
       def stops?(_token) = false
 
       def candidates(matcher, _node, _rest, at, &found)
         matcher.expect(at, "a cardinality such as “zero or more”")
         words = matcher.tokens[at, 4].to_a.take_while(&:word?).map(&:text)
-        known = (WORDS + ALIKE.keys).find { |phrase| words.first(phrase.split.length) == phrase.split }
-        return yield(ALIKE.fetch(known, known), at + known.split.length) if known
+        phrase, known = KNOWN.find { |phrase, _| phrase.first == words.first && words.first(phrase.length) == phrase }
+        return yield(known, at + phrase.length) if known
 
         range(matcher, words, at, &found)
       end

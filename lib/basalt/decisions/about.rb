@@ -71,7 +71,7 @@ module Basalt
       #
       # @param draft [Change::Draft] all that an act does
       def settle(draft)
-        return if draft.base.elements.ids_by(:kind, K::CONCERNS).empty?
+        return unless draft.base.elements.any_by?(:kind, K::CONCERNS)
 
         draft.elements.differences.each do |_, before, after|
           next unless after.nil? && before.kind == K::CONCERNS && draft.element(before.target("thing")).nil?

@@ -11,7 +11,7 @@ module Basalt
       # @param ids [Array<String>] of what a sheet draws
       # @return [Hash{String => String}] by id, the names of the decisions about it that stand
       def of(set, ids)
-        return {} if set.elements.ids_by(:kind, Kinds::CONCERNS).empty?
+        return {} unless set.elements.any_by?(:kind, Kinds::CONCERNS)
 
         ids.to_h { |id| [id, words(About.decisions(set, id).select { |one| About.stands?(set, one) })] }.compact
       end

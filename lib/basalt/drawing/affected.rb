@@ -212,7 +212,7 @@ module Basalt
         set.elements.by(:target, id).select { |other| other.ends.length == wanted.length && other.targets.sort == wanted }.map(&:id)
       end
 
-      def least_joined(set, relation) = relation.targets.uniq.min_by { |id| set.elements.ids_by(:target, id).length }
+      def least_joined(set, relation) = relation.targets.uniq.min_by { |id| set.elements.count_by(:target, id) }
 
       # Relations of more than two ends are told at the lines of what they join.
       def shared?(element) = element.ends.length > 2

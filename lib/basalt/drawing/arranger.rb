@@ -254,7 +254,7 @@ module Basalt
       end
 
       def ends_within?(id) =
-        draft.parts_of(id).any? { |part| draft.elements.ids_by(:target, part.id).any? || ends_within?(part.id) }
+        draft.parts_of(id).any? { |part| draft.elements.any_by?(:target, part.id) || ends_within?(part.id) }
 
       # The lines of bundles that a touched one is in, or was.
       def bundles

@@ -18,7 +18,7 @@ module Basalt
       end
 
       def self.needed?(set, sheet_id)
-        return true if set.is_a?(AsDrawn) || set.placements.ids_by(:again, sheet_id).any?
+        return true if set.is_a?(AsDrawn) || set.placements.any_by?(:again, sheet_id)
 
         notation = set.sheets[sheet_id]&.notation
         notation ? notation.ends_at_parts? || notation.ruled? || notation.bundles? || notation.gathers? : false
@@ -134,7 +134,7 @@ module Basalt
         name = @notation.bundle_name(line) or return [line]
         ends = line.targets.sort
         # Where fewer end: what stands in the middle has very many.
-        fewer = @notation.gathers? ? ends.first : ends.min_by { |id| @set.elements.ids_by(:target, id).length }
+        fewer = @notation.gathers? ? ends.first : ends.min_by { |id| @set.elements.count_by(:target, id) }
         @set
           .then { |set| @notation.gathers? ? self : set }
           .relations_of(fewer)
@@ -171,7 +171,7 @@ module Basalt
       end
 
       # @return [Boolean] whether every line ends at what it joins, and nothing stands there twice
-      def whole? = !@notation.ends_at_parts? && !@notation.gathers? && @set.placements.ids_by(:again, @sheet_id).none?
+      def whole? = !@notation.ends_at_parts? && !@notation.gathers? && !@set.placements.any_by?(:again, @sheet_id)
 
       # What joins other things than those that the notation draws lines for is as it is.
       def gathered(key, *kinds)

@@ -13,7 +13,7 @@ module Basalt
 
       # @return [String, nil] id of an image
       def image_of(set, element)
-        return if set.elements.ids_by(:kind, KIND).empty?
+        return unless set.elements.any_by?(:kind, KIND)
 
         (own(set, element) || standing_for(set, element.noun))&.[]("image")
       end

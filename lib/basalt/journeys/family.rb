@@ -16,7 +16,7 @@ module Basalt
       def title(set, element) = [Kinds::STEP, Kinds::BRANCH].include?(element.kind) ? Steps.title(set, element) : nil
       def serving(set) = walked?(set) ? Survey.of(set).serving : {}
       def accounting(set) = walked?(set) ? Accounting.new(set).sentences : []
-      def walked?(set) = set.elements.ids_by(:kind, Kinds::JOURNEY).any?
+      def walked?(set) = set.elements.any_by?(:kind, Kinds::JOURNEY)
       def settle(draft) = Renaming.settle(draft)
       def told = [Kinds::STATES, Kinds::ASKING]
       def details(unparser, thing) = thing.kind == Kinds::JOURNEY ? Sentences.details(unparser, thing) : []

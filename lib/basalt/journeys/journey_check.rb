@@ -7,7 +7,7 @@ module Basalt
       READS = (Model::Catalogue.kinds.keys + ["sheet"]).freeze
 
       # Where nobody walks there is nothing to be found.
-      def findings = set.elements.ids_by(:kind, Kinds::JOURNEY).empty? ? [] : found
+      def findings = !set.elements.any_by?(:kind, Kinds::JOURNEY) ? [] : found
 
       private
 

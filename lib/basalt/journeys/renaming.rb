@@ -8,7 +8,7 @@ module Basalt
 
       # @param draft [Change::Draft] all that an act does
       def settle(draft)
-        return if draft.elements.ids_by(:kind, Kinds::STEP).empty? && draft.elements.ids_by(:kind, Kinds::JOURNEY).empty?
+        return if [Kinds::STEP, Kinds::JOURNEY].none? { |kind| draft.elements.any_by?(:kind, kind) }
 
         names = renamed(draft)
         return if names.empty?

@@ -13,7 +13,7 @@ module Basalt
         sheets = matcher.context.draft.sheets
         matcher.expect(at, "the title of a sheet")
         titles_at(matcher, at).each do |title, after|
-          yield Statements::Naming.new(title), after if sheets.ids_by(:name, title).any?
+          yield Statements::Naming.new(title), after if sheets.any_by?(:name, title)
         end
       end
 

@@ -61,7 +61,7 @@ module Basalt
 
       # @return [Array<Element>] parts, and the parts of these, each before its own
       def parts_within(id) =
-        elements.ids_by(:owner, id).empty? ? [] : parts_of(id).flat_map { |part| [part, *parts_within(part.id)] }
+        elements.any_by?(:owner, id) ? parts_of(id).flat_map { |part| [part, *parts_within(part.id)] } : []
 
       def contents_of(id) = in_order(elements.by(:container, id))
 
@@ -97,7 +97,7 @@ module Basalt
 
       # @return [Array<Placement>] the further occurrences of an element on the sheet, in order of making
       def further(sheet_id, element_id)
-        return [] if placements.ids_by(:again, element_id).empty?
+        return [] unless placements.any_by?(:again, element_id)
 
         placements.by(:again, element_id).select { |p| p.sheet_id == sheet_id }.sort_by(&:ordinal)
       end
@@ -112,8 +112,8 @@ module Basalt
 
       # @return [Array<Opening>] the sheets that an element opens into: those that are about it, then those that are linked
       def openings(element_id)
-        linked = links.ids_by(:element, element_id).empty? ? [] : links_of(element_id).reject(&:dangling?)
-        about = sheets.ids_by(:subject, element_id).empty? ? [] : sheets_about(element_id)
+        linked = links.any_by?(:element, element_id) ? links_of(element_id).reject(&:dangling?) : []
+        about = sheets.any_by?(:subject, element_id) ? sheets_about(element_id) : []
         own = about.map { |sheet| Opening.new(sheet:, link: linked.find { |link| link.sheet_id == sheet.id }) }
         others = linked.reject { |link| sheets[link.sheet_id].subject_id == element_id }
         own + others.map { |link| Opening.new(sheet: sheets[link.sheet_id], link:) }

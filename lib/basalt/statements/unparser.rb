@@ -115,16 +115,22 @@ module Basalt
       # @param items [Array<Array>] parts of each member of the list
       # @return [Array<String>]
       def say_list(subject, items)
+        return [] if items.empty?
+        return [say(*subject, *listed(items))] if items.sum { |parts| long(parts) } <= LIST
+
         length = 0
         groups =
           items.slice_when do |one, _|
-            length += one.flatten.sum { |part| part.to_s.length + 1 }
+            length += long(one)
             (length > LIST).tap { |full| length = 0 if full }
           end
-        groups.map { |group| say(*subject, *group.flat_map { |parts| [:comma, *parts] }.drop(1)) }
+        groups.map { |group| say(*subject, *listed(group)) }
       end
 
       private
+
+      def listed(items) = items.flat_map { |parts| [:comma, *parts] }.drop(1)
+      def long(parts) = parts.flatten.sum { |part| part.to_s.length + 1 }
 
       # What a sheet draws between what things are in is told there too.
       def relations(sheet_id)
@@ -257,7 +263,7 @@ module Basalt
 
       # Parts are spoken of by their path, where they have one.
       def remarks_on_parts(owner)
-        return [] unless set.elements.ids_by(:owner, owner.id).any?
+        return [] unless set.elements.any_by?(:owner, owner.id)
 
         set.parts_of(owner.id).flat_map { |part| (remarked?(part) ? remarks(part) : []) + remarks_on_parts(part) }
       end

@@ -21,7 +21,10 @@ module Basalt
 
       # @return [Boolean] whether some words side by side are a known name that is not mentioned there
       def other_names?
-        words.each_index.any? { |from| (1..longest(from)).any? { |count| known?(from, count) && !meant.include?([from, count]) } }
+        words, meant = spread
+        words.each_with_index.any? do |word, from|
+          word && (1..longest(words, from)).any? { |count| known?(words, from, count) && !meant.include?([from, count]) }
+        end
       end
 
       # Names of words that no statement knows differ in nothing that matters for how they are read, nor do figures and quoted texts; other
@@ -44,11 +47,8 @@ module Basalt
       def named(mention) = [mention.element&.kind, *text(mention).split(" ").map { |word| plain(word) }].join(" ")
       def said(part) = part.start_with?('"') ? '"' : part.gsub(/\d/, "0")
 
-      def words = @words ||= spread.first
-      # @return [Set<Array(Integer, Integer)>] where names that are meant begin, and how many words they have
-      def meant = @meant ||= spread.last
-
-      # Marks part the words of a name from others.
+      # @return [Array(Array<String, nil>, Set<Array(Integer, Integer)>)] all words, and where names that are meant begin and how many words
+      #   they have; marks part the words of a name from others
       def spread
         @spread ||= @parts.each_with_object([[], Set.new]) do |part, (all, names)|
           said = part.is_a?(Symbol) ? [nil] : (part.is_a?(Unparser::Mention) ? text(part) : part).split(" ")
@@ -58,13 +58,11 @@ module Basalt
       end
 
       # @return [Integer] so many words from there on could be a name
-      def longest(from)
-        return 0 if words[from].nil?
+      def longest(words, from) = @set.opens_name?(words[from]) ? [words.length - from, ThingSlot::WORDS].min : 1
 
-        @set.opens_name?(words[from]) ? [words.length - from, ThingSlot::WORDS].min : 1
-      end
+      def known?(words, from, count)
+        return @set.elements.any_by?(:name, words[from]) if count == 1
 
-      def known?(from, count)
         run = words[from, count]
         !run.include?(nil) && @set.elements.any_by?(:name, run.join(" "))
       end

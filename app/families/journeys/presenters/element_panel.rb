@@ -56,7 +56,7 @@ module Web
 
           # On a sheet where somebody walks.
           def part?
-            return false if @set.elements.ids_by(:kind, Core::Kinds::JOURNEY).empty? || @element.owner_id || @element.description.figure
+            return false if !@set.elements.any_by?(:kind, Core::Kinds::JOURNEY) || @element.owner_id || @element.description.figure
 
             survey.touched.key?(@element.id) || (thing? && survey.sheet_ids.include?(@sheet.id) && @sheet.notation.draws?(@element))
           end

@@ -8,7 +8,7 @@ module Basalt
         rule "isolated-entity", :hint, reads: %w[entity relationship specialisation dependence participation], each: "entity"
 
         # One that is alone could be related to nothing.
-        def self.given(set) = set.elements.ids_by(:kind, "entity").length > 1
+        def self.given(set) = set.elements.count_by(:kind, "entity") > 1
 
         def about(entity)
           return [] unless self.class.given(set)

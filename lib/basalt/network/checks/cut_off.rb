@@ -8,7 +8,7 @@ module Basalt
         rule "cut-off", :warning, reads: %w[attachment link device outside place subnet], each: %w[device place subnet], wide: true
         NAMED = 5
 
-        def self.given(set) = set.of_kind("outside").any? { |outside| set.elements.ids_by(:target, outside.id).any? }
+        def self.given(set) = set.of_kind("outside").any? { |outside| set.elements.any_by?(:target, outside.id) }
 
         # A line far away may be the way.
         def self.reached(analysis, touched) = WaysOut.joined(analysis.set, touched.ids)

@@ -7,7 +7,7 @@ module Basalt
       class UseCaseWithoutInteraction < InteractionCheck
         rule "use-case-without-interaction", :hint, reads: ["use case", "interaction", "thread"], each: "use case"
 
-        def self.given(set) = set.elements.ids_by(:kind, "interaction").any?
+        def self.given(set) = set.elements.any_by?(:kind, "interaction")
 
         def about(use_case)
           return [] unless self.class.given(set) && UseCases::Threads.to(set, use_case.id).none? { |one| traced?(one) }
