@@ -56,6 +56,55 @@ class LayoutTest < Minitest::Test
     end
   end
 
+  # Heights over stretches, raised at random, against what every place by itself would be.
+  def test_a_skyline_is_as_high_as_what_stands_there
+    random = Random.new(3)
+    30.times do
+      bounds = Array.new(random.rand(2..40)) { random.rand(-900.0..900.0).round(1) }.uniq.sort
+      skyline = L::Skyline.new(bounds.shuffle(random:))
+      plain = Array.new(bounds.length - 1, -1)
+      60.times do
+        low, high = Array.new(2) { random.rand(bounds.length) }.minmax
+        next if low == high
+
+        assert_equal plain[low...high].max, skyline.highest(bounds[low], bounds[high])
+        height = random.rand(30)
+        (low...high).each { |place| plain[place] = [plain[place], height].max }
+        skyline.raise(bounds[low], bounds[high], height)
+      end
+    end
+  end
+
+  def test_a_stretch_takes_the_first_track_that_has_room
+    random = Random.new(5)
+    20.times do
+      tracks = L::Tracks.new(5)
+      taken = Hash.new { |table, track| table[track] = [] }
+      60.times do
+        low, high = Array.new(2) { random.rand(400) }.minmax
+        from = random.rand(4)
+        free = (from..).find { |track| taken[track].none? { |a, b| low < b + 5 && a < high + 5 } }
+        assert_equal free, tracks.take(low, high, from)
+        taken[free] << [low, high]
+      end
+    end
+  end
+
+  # A change of places counts for as much as it brings, also between cells that are joined to very many.
+  def test_neighbours_change_places_only_where_fewer_lines_cross
+    random = Random.new(9)
+    20.times do
+      count = random.rand(4..40)
+      above, below, beside = Array.new(3) { Array.new(count) { [] } }
+      levels = [(0...(count / 2)).to_a, ((count / 2)...count).to_a]
+      random.rand(1..200).times { levels.map { |level| level.sample(random:) }.then { |one, other| (below[one] << other) && (above[other] << one) } }
+      crossings = L::Crossings.new(above, below, beside)
+      found = L::Exchange.new(above, below, beside, crossings).call(levels)
+      assert_equal levels.map(&:sort), found.map(&:sort)
+      assert_operator crossings.count(found), :<=, crossings.count(levels)
+    end
+  end
+
   def test_spacing_keeps_order_and_gaps_and_moves_no_more_than_it_must
     random = Random.new(2)
     100.times do

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/core_helper"
+require_relative "../support/generated_entities"
 
 # The catalogue's fields, names, tables and overlays.
 class ModelTest < Minitest::Test
@@ -105,6 +106,19 @@ class ModelTest < Minitest::Test
     end
   end
 
+  # In a set, in a draft with some struck, renamed and joined anew, and in what is pinned: as looking at all of them would.
+  def test_relations_of_two_and_whatever_is_called_so_are_found
+    6.times do |seed|
+      random = Random.new(seed)
+      set = model(GeneratedEntities.new(seed).text)
+      draft = Basalt::Change::Draft.new(set)
+      draft.elements.each.to_a.sample(9, random:).each_with_index do |one, n|
+        n.even? || one.name.nil? ? draft.delete(:elements, one.id) : draft.put(:elements, one.with(name: draft.elements.each.filter_map(&:name).sample(random:)))
+      end
+      [set, draft, set.pin].each { |one| assert_found(one, one.elements.each.to_a, random, seed) }
+    end
+  end
+
   def test_what_was_worked_out_of_a_version_is_there_for_whoever_pins_it_next
     set = model("sheet S: logical network\nserver a")
     worked = []
@@ -144,5 +158,25 @@ class ModelTest < Minitest::Test
     assert_equal(["", "a", "a and b", "a, b and c"], [[], %w[a], %w[a b], %w[a b c]].map { |words| Basalt::English.list(words) })
     assert_equal(["1 thing", "0 things"], [1, 0].map { |n| Basalt::English.count(n, "thing") })
     assert_equal(%w[an a], %w[Asset Crew].map { |word| Basalt::English.article(word) })
+  end
+
+  private
+
+  def assert_found(set, all, random, seed)
+    all.filter_map(&:name).uniq.each do |name|
+      kinds = all.map(&:kind).uniq.sample(random.rand(1..3), random:)
+      assert_equal all.select { |one| one.name == name && kinds.include?(one.kind) }.map(&:id).sort, set.named(name, *kinds).map(&:id).sort, seed
+    end
+    things = all.reject(&:relation?).map(&:id)
+    60.times do
+      one, other = Array.new(2) { things.sample(random:) }
+      expected = all.select { |e| e.relation? && (one == other ? e.targets.count(one) > 1 : ([one, other] - e.targets).empty?) }
+      assert_equal expected.map(&:id).sort, set.relations_between(one, other).map(&:id).sort, seed
+    end
+    all.select(&:owner_id).each { |part|
+      assert_equal [part.owner_id, part.name], set.part_named(part.owner_id, part.kind, part.name).then { |found| [found.owner_id, found.name] }
+    }
+    assert_nil set.part_named(things.first, "attribute", "is not there")
+    all.map(&:kind).uniq.each { |kind| assert_equal all.count { |one| one.kind == kind }, set.elements.count_by(:kind, kind), seed }
   end
 end

@@ -78,4 +78,27 @@ class ReadingsTest < Minitest::Test
       assert_equal told(set), told(back), "seed #{seed}\n#{text}"
     end
   end
+
+  VERBS = ["does", "does 1", "does 27", "is done 9", "has", "one", "is a kind of", "to", "runs", "7", "or more"].freeze
+  NAMES = ["Kind-1", "Kind-22", "Work Order 3", "Work Order 44", "Crew", "one", "many", "A 1"].freeze
+
+  # What one sentence showed of its names holds for others of its shape: all come back as they were.
+  def test_relationships_by_any_verb_come_back
+    SEEDS.times do |seed|
+      random = Random.new(seed)
+      draft = Change::Draft.new(Basalt::Model::WorkingSet.new(project: "P"), ids: -> { SecureRandom.uuid })
+      kinds = NAMES.sample(5, random:).map { |name| Change::Add.new(kind: "entity", name:).apply(draft) }
+      pairs = VERBS.product(kinds.permutation(2).to_a).sample(14, random:)
+      pairs.each { |name, ends| relate(draft, name, ends, random) }
+      text = Statements::Unparser.new(draft).project
+      back = Change::Draft.new(Basalt::Model::WorkingSet.new, ids: -> { SecureRandom.uuid })
+      Statements::Document.new(text).into(back)
+      assert_equal told(draft), told(back), "seed #{seed}\n#{text}"
+    end
+  end
+
+  def relate(draft, name, ends, random)
+    joined = %w[one other].zip(ends).map { |role, kind| [role, kind.id, { "cardinality" => ["exactly one", "one or more", nil].sample(random:) }] }
+    Change::Add.new(kind: "relationship", name:, facts: { "back" => [nil, *VERBS].sample(random:) }.compact, ends: joined).apply(draft)
+  end
 end

@@ -12,7 +12,7 @@ module Basalt
         relationship =
           known(context.draft, said) ||
           context.add("relationship", name: said[:verb].to_str, ends: [["one", said[:one].id], ["other", said[:other].id]])
-        context.set(relationship.id, "back", said[:back].to_str) if said[:back]
+        context.set(relationship.id, "back", (said[:back].to_str unless said[:back].to_str == UNSAID)) if said[:back]
         decide(context, relationship, "other", "cardinality" => said[:cardinality], "role" => role(said, :other_role, :back_one_role))
         decide(context, relationship, "one", "cardinality" => said[:back_cardinality], "role" => role(said, :one_role, :back_other_role))
         context.qualify(relationship, said)
