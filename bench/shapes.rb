@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-# What grows faster than it should: files of shapes in which one thing has very much of everything (stars, chains, trees, names said again and
-# again), each with two numbers of lines, and how many times as long every step takes for twice as many. About two is even growth; levels
-# grow with a power of 1.5, since a line that passes levels has a place in each.
+# What grows faster than it should: files of shapes in which one thing has very much of everything (stars, chains, trees, names said
+# again and again), each with two numbers of lines, and how many times as long every step takes for twice as many. About two is even
+# growth; levels grow with a power of 1.5, since a line that passes levels has a place in each.
 class ShapesBench
   LINES = [2_000, 4_000].freeze
   STEPS = %w[read check tell arrange draw].freeze

@@ -112,8 +112,9 @@ class ModelTest < Minitest::Test
       random = Random.new(seed)
       set = model(GeneratedEntities.new(seed).text)
       draft = Basalt::Change::Draft.new(set)
+      names = draft.elements.each.filter_map(&:name)
       draft.elements.each.to_a.sample(9, random:).each_with_index do |one, n|
-        n.even? || one.name.nil? ? draft.delete(:elements, one.id) : draft.put(:elements, one.with(name: draft.elements.each.filter_map(&:name).sample(random:)))
+        n.even? || one.name.nil? ? draft.delete(:elements, one.id) : draft.put(:elements, one.with(name: names.sample(random:)))
       end
       [set, draft, set.pin].each { |one| assert_found(one, one.elements.each.to_a, random, seed) }
     end
@@ -165,7 +166,8 @@ class ModelTest < Minitest::Test
   def assert_found(set, all, random, seed)
     all.filter_map(&:name).uniq.each do |name|
       kinds = all.map(&:kind).uniq.sample(random.rand(1..3), random:)
-      assert_equal all.select { |one| one.name == name && kinds.include?(one.kind) }.map(&:id).sort, set.named(name, *kinds).map(&:id).sort, seed
+      expected = all.select { |one| one.name == name && kinds.include?(one.kind) }
+      assert_equal expected.map(&:id).sort, set.named(name, *kinds).map(&:id).sort, seed
     end
     things = all.reject(&:relation?).map(&:id)
     60.times do
@@ -173,9 +175,10 @@ class ModelTest < Minitest::Test
       expected = all.select { |e| e.relation? && (one == other ? e.targets.count(one) > 1 : ([one, other] - e.targets).empty?) }
       assert_equal expected.map(&:id).sort, set.relations_between(one, other).map(&:id).sort, seed
     end
-    all.select(&:owner_id).each { |part|
-      assert_equal [part.owner_id, part.name], set.part_named(part.owner_id, part.kind, part.name).then { |found| [found.owner_id, found.name] }
-    }
+    all.select(&:owner_id).each do |part|
+      found = set.part_named(part.owner_id, part.kind, part.name)
+      assert_equal [part.owner_id, part.name], [found.owner_id, found.name]
+    end
     assert_nil set.part_named(things.first, "attribute", "is not there")
     all.map(&:kind).uniq.each { |kind| assert_equal all.count { |one| one.kind == kind }, set.elements.count_by(:kind, kind), seed }
   end

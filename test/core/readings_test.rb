@@ -80,6 +80,7 @@ class ReadingsTest < Minitest::Test
   end
 
   VERBS = ["does", "does 1", "does 27", "is done 9", "has", "one", "is a kind of", "to", "runs", "7", "or more"].freeze
+  MANY = ["exactly one", "one or more", nil].freeze
   NAMES = ["Kind-1", "Kind-22", "Work Order 3", "Work Order 44", "Crew", "one", "many", "A 1"].freeze
 
   # What one sentence showed of its names holds for others of its shape: all come back as they were.
@@ -98,7 +99,7 @@ class ReadingsTest < Minitest::Test
   end
 
   def relate(draft, name, ends, random)
-    joined = %w[one other].zip(ends).map { |role, kind| [role, kind.id, { "cardinality" => ["exactly one", "one or more", nil].sample(random:) }] }
+    joined = %w[one other].zip(ends).map { |role, kind| [role, kind.id, { "cardinality" => MANY.sample(random:) }] }
     Change::Add.new(kind: "relationship", name:, facts: { "back" => [nil, *VERBS].sample(random:) }.compact, ends: joined).apply(draft)
   end
 end

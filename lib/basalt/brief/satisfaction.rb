@@ -37,7 +37,9 @@ module Basalt
       def joining(set, kind, thing_id, other_id)
         role = kind == "meets" ? "requirement" : "other"
         raise Mistake, "what #{kind} something else is not the same" if thing_id == other_id
-        return [] if set.relations_between(thing_id, other_id, kind).any? { |one| one.target("thing") == thing_id && one.target(role) == other_id }
+
+        said = set.relations_between(thing_id, other_id, kind)
+        return [] if said.any? { |one| one.target("thing") == thing_id && one.target(role) == other_id }
 
         [Change::Add.new(kind:, ends: [["thing", thing_id], [role, other_id]])]
       end

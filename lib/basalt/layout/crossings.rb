@@ -58,7 +58,8 @@ module Basalt
         over, under = sums(level)
         level.sum do |cell|
           from = place[cell]
-          place.values_at(*@beside[cell]).select { |to| to > from }.sum { |to| [over[to] - over[from + 1], under[to] - under[from + 1]].min }
+          further = place.values_at(*@beside[cell]).select { |to| to > from }
+          further.sum { |to| [over[to] - over[from + 1], under[to] - under[from + 1]].min }
         end
       end
 

@@ -51,10 +51,7 @@ module Basalt
       end
 
       # @return [Box, nil] one of those that overlap the box
-      def first_overlapping(box)
-        each_overlapping(box) { |entry| return entry.box }
-        nil
-      end
+      def first_overlapping(box) = find(box) { true }&.box
 
       # @return [Array<Array(Object, Box)>] what overlaps the box
       def overlapping(box)
@@ -79,6 +76,11 @@ module Basalt
       def more?(number, box) = count(box, number + 1) > number
 
       private
+
+      def find(box)
+        each_overlapping(box) { |entry| return entry if yield entry }
+        nil
+      end
 
       # Each once: where it meets the box first. It is written out since nothing is asked more often.
       #

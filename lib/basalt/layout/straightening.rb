@@ -22,7 +22,8 @@ module Basalt
 
       # The lanes of each line, from above to below, the longest first.
       def chains
-        @levels.flatten.reject(&:node).group_by { |lane| lane.edge.id }.values.select { |lanes| lanes.length > 1 }.sort_by { |lanes| -lanes.length }
+        lanes = @levels.flatten.reject(&:node).group_by { |lane| lane.edge.id }.values
+        lanes.select { |chain| chain.length > 1 }.sort_by { |chain| -chain.length }
       end
 
       # In as few straight pieces as the neighbours allow.

@@ -12,10 +12,13 @@ module Basalt
       # @return [Array<Element>] of that name and of these kinds, all where none are said, in order of making
       def named(name, *kinds)
         return in_order(elements.by(:name, name)) if kinds.empty?
-        # As a rule one thing or none has the name: there is less to look at than there are kinds.
-        return in_order(elements.by(:name, name).select { |one| kinds.include?(one.kind) }) if elements.count_by(:name, name) <= kinds.length
 
-        in_order(kinds.flat_map { |kind| elements.by(:called, Queries.called(kind, name)) })
+        # As a rule one thing or none has the name: there is less to look at than there are kinds.
+        found =
+          if elements.count_by(:name, name) <= kinds.length then elements.by(:name, name).select { |one| kinds.include?(one.kind) }
+          else kinds.flat_map { |kind| elements.by(:called, Queries.called(kind, name)) }
+          end
+        in_order(found)
       end
 
       # @return [String] what is the same for elements of one kind and one name

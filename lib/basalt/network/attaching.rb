@@ -85,7 +85,7 @@ module Basalt
 
       # @return [Array<Model::Element>] attachments of the thing to the subnet
       def of(set, thing, subnet)
-        set.relations_between(thing.id, subnet.id, "attachment").select { |a| a.target("thing") == thing.id && a.target("subnet") == subnet.id }
+        set.relations_between(thing.id, subnet.id, "attachment").select { |a| a.target("thing") == thing.id }
       end
 
       def interface_of(said)

@@ -94,7 +94,9 @@ module Basalt
 
         def kind?(one, general)
           special, other = entity(@set, one), entity(@set, general)
-          special && other && @set.relations_between(special.id, other.id, "specialisation").any? { |line| line.target("general") == other.id }
+          return false unless special && other
+
+          @set.relations_between(special.id, other.id, "specialisation").any? { |line| line.target("general") == other.id }
         end
 
         def relationships
@@ -110,7 +112,7 @@ module Basalt
 
         def related?(line)
           one, other = line.endpoints.map { |id| entity(@set, @set.element(id)) }
-          one && other && @set.relations_between(one.id, other.id, "relationship").any? { |known| known.targets.sort == [one.id, other.id].sort }
+          one && other && @set.relations_between(one.id, other.id, "relationship").any? { |known| known.ends.length == 2 }
         end
 
         def relate(draft, line, one, other)
