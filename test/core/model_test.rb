@@ -81,7 +81,11 @@ class ModelTest < Minitest::Test
         [overlay, plain].each { |table| n.even? ? table.delete(id) : table.put(table[id].with(name: "n#{n}")) }
       end
       %i[kind name target].each do |index|
-        plain.keys(index).each { |key| assert_equal plain.ids_by(index, key).sort, overlay.ids_by(index, key).sort }
+        plain.keys(index).each do |key|
+          assert_equal plain.ids_by(index, key).sort, overlay.ids_by(index, key).sort
+          assert_equal plain.count_by(index, key), overlay.count_by(index, key)
+          assert_operator plain.count_by(index, key), :<=, overlay.at_most(index, key)
+        end
       end
       assert_equal plain.each.map(&:id).sort, overlay.each.map(&:id).sort
       assert_equal plain.size, overlay.size

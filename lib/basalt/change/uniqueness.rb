@@ -31,7 +31,7 @@ module Basalt
       # A part has only its siblings to be told from: these, or what is called alike, whichever are fewer.
       def near(draft, element)
         places = { called: Model::Queries.called(element.kind, element.name), owner: element.owner_id }.compact
-        draft.elements.by(*places.min_by { |index, key| draft.elements.count_by(index, key) })
+        draft.elements.by(*places.min_by { |index, key| draft.elements.at_most(index, key) })
       end
 
       def of(element)

@@ -134,7 +134,7 @@ module Basalt
         name = @notation.bundle_name(line) or return [line]
         ends = line.targets.sort
         # Where fewer end: what stands in the middle has very many.
-        fewer = @notation.gathers? ? ends.first : ends.min_by { |id| @set.elements.count_by(:target, id) }
+        fewer = @notation.gathers? ? ends.first : ends.min_by { |id| @set.elements.at_most(:target, id) }
         @set
           .then { |set| @notation.gathers? ? self : set }
           .relations_of(fewer)

@@ -51,6 +51,9 @@ module Basalt
         below.zero? ? @own.count_by(index, key) : below - hidden(index, key, below) + @own.count_by(index, key)
       end
 
+      # (see Table#at_most)
+      def at_most(index, key) = @base.at_most(index, key) + @own.at_most(index, key)
+
       def by(index, key)
         return @base.by(index, key) if @touched.empty?
         return @own.by(index, key) unless @base.any_by?(index, key)

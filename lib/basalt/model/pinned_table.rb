@@ -20,6 +20,7 @@ module Basalt
       def ids_by(index, key) = @latch.synchronize { @kept.ids_by(index, key) }
       def any_by?(index, key) = @latch.synchronize { @kept.any_by?(index, key) }
       def count_by(index, key) = @latch.synchronize { @kept.count_by(index, key) }
+      def at_most(index, key) = @latch.synchronize { @kept.at_most(index, key) }
       def at(sheet_id, key) = @latch.synchronize { @kept.at(sheet_id, key) }
       def by(index, key) = @latch.synchronize { @kept.by(index, key) }
       def each_by(index, key, &) = by(index, key).each(&)

@@ -15,7 +15,7 @@ module Basalt
 
         # As a rule one thing or none has the name: there is less to look at than there are kinds.
         found =
-          if elements.count_by(:name, name) <= kinds.length then elements.by(:name, name).select { |one| kinds.include?(one.kind) }
+          if elements.at_most(:name, name) <= kinds.length then elements.by(:name, name).select { |one| kinds.include?(one.kind) }
           else kinds.flat_map { |kind| elements.by(:called, Queries.called(kind, name)) }
           end
         in_order(found)
@@ -39,7 +39,7 @@ module Basalt
 
       # @return [Array<Element>] relations with an end at the one and an end at the other, in order of making: looked for where fewer are
       def relations_between(one, other, *kinds)
-        one, other = other, one if elements.count_by(:target, other) < elements.count_by(:target, one)
+        one, other = other, one if elements.at_most(:target, other) < elements.at_most(:target, one)
         relations_of(one, *kinds).select { |relation| one == other ? relation.targets.count(one) > 1 : relation.targets.include?(other) }
       end
 
@@ -48,7 +48,7 @@ module Basalt
       # @return [Element, nil] a part of that kind and name
       def part_named(owner_id, kind, name)
         places = { called: Queries.called(kind, name), owner: owner_id }
-        elements.each_by(*places.min_by { |index, key| elements.count_by(index, key) }) do |one|
+        elements.each_by(*places.min_by { |index, key| elements.at_most(index, key) }) do |one|
           return one if one.name == name && one.kind == kind && one.owner_id == owner_id
         end
         nil

@@ -53,6 +53,9 @@ module Basalt
         found.is_a?(String) ? 1 : found.size
       end
 
+      # @return [Integer] no fewer than there are under that key, told at once
+      def at_most(index, key) = count_by(index, key)
+
       def by(index, key)
         found = @found[index][key]
         return NONE if found.nil?
