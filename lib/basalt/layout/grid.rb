@@ -23,7 +23,8 @@ module Basalt
         @upright_walls = Array.new(@width * @ys.length, 0)
       end
 
-      attr_reader :xs, :ys, :width
+      # +level_walls+ and +upright_walls+ are what stands in the way from each node to the right, and down.
+      attr_reader :xs, :ys, :width, :level_walls, :upright_walls
 
       def size = @width * @ys.length
 

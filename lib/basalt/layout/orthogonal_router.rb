@@ -97,7 +97,8 @@ module Basalt
 
       def prepare
         @finish = @grid.size * 4
-        @strides = [1, @grid.width, -1, -@grid.width]
+        @width = @grid.width
+        @wide, @high = [@grid.xs, @grid.ys].map { |values| values.each_cons(2).map { |one, other| other - one } }
         @costs = Array.new(@finish)
         @came = Array.new(@finish)
         @queue = Heap.new
@@ -107,7 +108,7 @@ module Basalt
           })
         }
         @arrivals = @goals.group_by(&:node)
-        @starts.each { |attachment_point| relax(nil, (attachment_point.node * 4) + attachment_point.direction, 0) }
+        @starts.each { |one| go(nil, one.direction, one.node, one.node % @width, one.node / @width, 0, 0) }
       end
 
       # A way that comes to a goal is a way once what its last turn costs is paid.
@@ -118,17 +119,36 @@ module Basalt
         end
       end
 
+      # To wherever one can go on from there but back. Written out, since millions of steps are taken.
       def step(state, cost)
-        node = state / 4
-        heading = state % 4
-        direction = 0
-        while direction < 4
-          unless (direction + 2) % 4 == heading || !inside?(node, direction)
-            price = @grid.price(node, direction)
-            relax(state, ((node + @strides[direction]) * 4) + direction, cost + price + (direction == heading ? 0 : BEND)) if price < Grid::WALL
-          end
-          direction += 1
+        node, heading = state / 4, state % 4
+        row, column = node / @width, node % @width
+        level, upright = @grid.level_walls, @grid.upright_walls
+        unless heading == 2 || column == @wide.length
+          go(state, 0, node + 1, column + 1, row, cost, @wide[column] + level[node])
         end
+        unless heading == 3 || row == @high.length
+          go(state, 1, node + @width, column, row + 1, cost, @high[row] + upright[node])
+        end
+        unless heading.zero? || column.zero?
+          go(state, 2, node - 1, column - 1, row, cost, @wide[column - 1] + level[node - 1])
+        end
+        return if heading == 1 || row.zero?
+
+        go(state, 3, node - @width, column, row - 1, cost, @high[row - 1] + upright[node - @width])
+      end
+
+      def go(from, direction, node, column, row, cost, price)
+        return if price >= Grid::WALL
+
+        total = cost + price + (from.nil? || from % 4 == direction ? 0 : BEND)
+        state = (node * 4) + direction
+        known = @costs[state]
+        return if known && known <= total
+
+        @costs[state] = total
+        @came[state] = from
+        @queue.push(state, total + @ahead_across[column] + @ahead_down[row])
       end
 
       # @return [Boolean] whether there is a node beside one
@@ -139,16 +159,6 @@ module Basalt
         when 2 then node % @grid.width != 0
         else node >= @grid.width
         end
-      end
-
-      def relax(from, state, cost)
-        known = @costs[state]
-        return if known && known <= cost
-
-        @costs[state] = cost
-        @came[state] = from
-        node = state / 4
-        @queue.push(state, cost + @ahead_across[node % @grid.width] + @ahead_down[node / @grid.width])
       end
 
       # @param values [Array<Numeric>] of the grid
