@@ -311,7 +311,8 @@ module Basalt
         # What is known of one name afterwards may let another stand barer.
         surest(parts)
         chosen = surest(parts)
-        @shapes[shape] = chosen.to_h { |index, rung| [index, ladder(parts[index]).index(rung)] }
+        places = chosen.to_h { |index, rung| [index, ladder(parts[index]).index(rung)] }
+        @shapes[shape] = places unless places.value?(nil)
         render(parts, chosen)
       end
 
