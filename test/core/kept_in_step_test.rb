@@ -30,7 +30,10 @@ class KeptInStepTest < Minitest::Test
 
   def act(draft, sheet, random, step)
     things = draft.things_on(sheet)
-    case random.rand(4)
+    case random.rand(5)
+    when 2
+      joined = %w[device subnet].map { |kind| things.select { |one| one.kind == kind }.sample(random:) }
+      Statements::Document.new(joined.map(&:name).join(" on ")).into(draft, sheet_id: sheet) if joined.all?
     when 0
       Statements::Document.new("server fresh-#{step}").into(draft, sheet_id: sheet)
     when 1

@@ -35,7 +35,7 @@ module Basalt
         set = AsDrawn.of(set, @sheet_id)
         keys.each { |id| remove(id) }
         take(set, keys.uniq.filter_map { |id| set.element(id) })
-        @waiting = nil
+        @waiting = [apart(keys)]
         settle
       end
 
@@ -76,14 +76,22 @@ module Basalt
       # Some things wait and others do not.
       def parted? = @alone.any? && @alone.length + @unjoinable.length < @spans.length
 
-      def apart
-        return unless parted?
+      # @param touched [Array<String>, nil] what may have come there since it was looked at; nil for whatever there is
+      def apart(touched = nil)
+        return @clear = nil unless parted?
 
-        left, top, right, bottom = reach = grown(around(@alone.map { |id| @spans[id] }))
-        return if @spans.any? { |id, span| overlap?(span, reach) && !@alone.include?(id) && !@unjoinable.include?(id) }
+        reach = grown(around(@alone.map { |id| @spans[id] }))
+        touched = nil unless @clear && within?(reach, @clear)
+        return @clear = nil if mingling?(touched ? @spans.slice(*touched) : @spans, reach)
 
+        left, top, right, bottom = @clear = reach
         Layout::Box.new(x: left, y: top, w: right - left, h: bottom - top)
       end
+
+      # Whether something that is joined stands there.
+      def mingling?(spans, reach) = spans.any? { |id, span| overlap?(span, reach) && !@alone.include?(id) && !@unjoinable.include?(id) }
+
+      def within?(span, other) = span[0] >= other[0] && span[1] >= other[1] && span[2] <= other[2] && span[3] <= other[3]
 
       def grown(span) = [span[0] - APART, span[1] - APART, span[2] + APART, span[3] + APART]
       def overlap?(span, other) = span[0] < other[2] && other[0] < span[2] && span[1] < other[3] && other[1] < span[3]
