@@ -36,7 +36,11 @@ module Basalt
       end
 
       def reroute(lines)
-        lines.each { |line| needs_route?(line) ? route(line) : relabel(line) }
+        lines.each do |line|
+          if needs_route?(line) then route(line)
+          elsif !told_as_before?(line) then relabel(line)
+          end
+        end
       end
 
       # Labels that lie on another's line look for a better place, now that all lines are there.
@@ -85,6 +89,13 @@ module Basalt
       end
 
       def crossed?(box, line_id) = !spatial_index.lines.free?(box) { |id| id == line_id }
+
+      # Words that are as long as they were stay where they stand, clear of things: a bus that has become longer has very many lines.
+      def told_as_before?(line)
+        boxes = spatial_index.labels_of(line.id)
+        notation.labels(draft, line).map { |label| [label.width, label.height] } == boxes.map { |box| [box.w, box.h] } &&
+          boxes.all? { |box| spatial_index.things.free?(box) }
+      end
 
       # @param words [Array(Numeric, Numeric), nil] where there is room for what stands in its middle
       def take_route(line, points, words: nil)
