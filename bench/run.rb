@@ -38,7 +38,8 @@ class Bench
     "interactions" => InteractionsBench,
     "clouds" => CloudsBench,
     "linking" => LinkingBench,
-    "shapes" => ShapesBench
+    "shapes" => ShapesBench,
+    "layout" => LayoutBench
   }.freeze
   EDITS = 40
   ROWS = 5000
