@@ -12,10 +12,10 @@ module Basalt
       LOOK = 5
       ROUNDS = 24
       # Where there are very many cells, fewer rounds: so many cells are looked at in all of them, but in a few rounds at least.
-      CELLS = 150_000
+      CELLS = 400_000
       FEWEST = 3
       # What a round has to bring, as a share of the crossings, for there to be another one.
-      LEAST = 0.005
+      LEAST = 0.002
 
       # @param levels [Array<Array<Integer>>] cells of each level in a first order, numbered from 0 on
       # @param above [Array<Array<Integer>>] neighbours of each cell on the level above
