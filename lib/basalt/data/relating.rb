@@ -32,7 +32,7 @@ module Basalt
 
       # The verb alone where it is the only one; otherwise with what it joins.
       def subject(unparser, relationship)
-        return [unparser.thing(relationship.id)] if unparser.set.elements.count_by(:name, relationship.name) == 1
+        return [unparser.thing(relationship.id)] if unparser.set.elements.count_by(:name, relationship.name) <= 1
 
         one, other = relationship.targets
         [unparser.thing(one), unparser.name(relationship.name), unparser.thing(other)]
